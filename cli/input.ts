@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs';
+import { FaultyInput, faultLine } from '../src/core/formats/faults';
+
+/** Reads a file, or standard input for `-`. A file that cannot be read is a fault of that path. */
+export function readInput(path: string): string {
+  try {
+    return readFileSync(path === '-' ? 0 : path, 'utf8');
+  } catch (error) {
+    const code = error instanceof Error && 'code' in error ? String(error.code) : '';
+    const why = code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'is a folder, not a file' : `cannot be read (${code})`;
+    throw new FaultyInput([{ path, message: why }]);
+  }
+}
+
+/** Runs a command: its text on standard output, or every fault on standard error and exit 2. Never a stack trace. */
+export function run(command: () => string): void {
+  let output: string;
+  try {
+    output = command();
+  } catch (error) {
+    const lines = error instanceof FaultyInput ? error.faults.map(faultLine) : [`unexpected: ${messageOf(error)}`];
+    process.stderr.write(`${lines.join('\n')}\n`);
+    process.exitCode = 2;
+    return;
+  }
+  process.stdout.write(output);
+}
+
+const messageOf = (error: unknown) => (error instanceof Error ? error.message : String(error)).replace(/\s+/g, ' ');
+
+/** Splits `FILE --name value …`; unknown options, missing values and a missing file are faults that say what is right. */
+export function readArguments<const T extends readonly string[]>(
+  argv: readonly string[],
+  names: T,
+): { file: string; options: Partial<Record<T[number], string>> } {
+  const options: Partial<Record<T[number], string>> = {};
+  const files: string[] = [];
+  const isName = (name: string): name is T[number] => names.includes(name);
+  for (let i = 0; i < argv.length; i++) {
+    const word = argv[i] ?? '';
+    if (!word.startsWith('--')) {
+      files.push(word);
+      continue;
+    }
+    const name = word.slice(2);
+    if (!isName(name))
+      throw new FaultyInput([{ path: word, message: `is not an option; there are ${names.map((n) => `--${n}`).join(', ')}` }]);
+    const value = argv[++i];
+    if (value === undefined) throw new FaultyInput([{ path: word, message: 'needs a value after it' }]);
+    options[name] = value;
+  }
+  const [file, ...more] = files;
+  if (file === undefined) throw new FaultyInput([{ path: 'KITCHEN.json', message: 'is missing; name a kitchen file, or - for standard input' }]);
+  if (more.length > 0) throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single kitchen file' }]);
+  return { file, options };
+}

@@ -1,0 +1,24 @@
+import { reference } from '../data/reference';
+import { shippedModels } from '../data/models';
+import { readCatalogue } from '../src/core/formats/catalogueFile';
+import { FaultyInput, shown } from '../src/core/formats/faults';
+import { readKitchenText, SCHOOL_IDS } from '../src/core/formats/kitchenFile';
+import { planKitchen } from '../src/core/kit/plan';
+import { readArguments, readInput, run } from './input';
+
+/** Perturbed plans behind each `stays`. */
+const PERTURBED = 24;
+
+const isSchool = (id: string): id is (typeof SCHOOL_IDS)[number] => SCHOOL_IDS.some((school) => school === id);
+
+run(() => {
+  const { file, options } = readArguments(process.argv.slice(2), ['catalogue', 'school']);
+  const { catalogue, school } = options;
+  if (school !== undefined && !isSchool(school))
+    throw new FaultyInput([{ path: '--school', message: `${shown(school)} is not one of ${SCHOOL_IDS.join(', ')}` }]);
+  const models = catalogue
+    ? readCatalogue(readInput(catalogue), catalogue.toLowerCase().endsWith('.csv') ? 'csv' : 'json', reference)
+    : shippedModels;
+  const plan = planKitchen(readKitchenText(readInput(file)), reference, models, { school, perturbed: PERTURBED });
+  return `${JSON.stringify(plan, null, 2)}\n`;
+});

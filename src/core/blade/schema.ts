@@ -1,0 +1,153 @@
+import { z } from 'zod';
+
+/** Closed word lists of the blade description; every other module takes its types from here. */
+export const TIPS = [
+  'point',
+  'dropped',
+  'clipped',
+  'square',
+  'sickle',
+  'round',
+  'upswept',
+  'hooked',
+  'blunt',
+] as const;
+export const STEEL_IDS = [
+  'soft-stainless',
+  'mid-stainless',
+  'hard-stainless',
+  'powder-stainless',
+  'semi-stainless',
+  'plain-carbon',
+  'alloyed-carbon',
+  'tough-carbon',
+  'clad-carbon',
+  'ceramic',
+] as const;
+export const HANDLE_STYLES = [
+  'western',
+  'octagon',
+  'oval',
+  'd-shape',
+  'moulded',
+  'metal',
+  'folding',
+] as const;
+export const BEVELS = ['double', 'uneven', 'single'] as const;
+export const HANDED = ['right', 'left', 'either'] as const;
+export const SERRATIONS = ['none', 'pointed', 'scalloped'] as const;
+export const SURFACES = ['polished', 'hammered', 'dimpled', 'rough-forged'] as const;
+export const ROLES = [
+  'general',
+  'vegetable',
+  'small',
+  'serrated',
+  'slicer',
+  'butchery',
+  'fish',
+  'table',
+  'other',
+] as const;
+
+const pair = z.tuple([z.number(), z.number()]);
+const flag = z.union([z.boolean(), z.stringbool()]);
+const mm = (low: number, high: number) => z.coerce.number().min(low).max(high);
+
+/** A generic blade type: the trade word, its role in a kit and the usual range of each figure (mm, g, degrees per side). */
+export const bladeTypeSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  role: z.enum(ROLES),
+  blurb: z.string(),
+  lengthMm: pair,
+  usualLengthMm: z.number(),
+  heelHeightMm: pair,
+  spineHeelMm: pair,
+  spineTipMm: pair,
+  flatShare: pair,
+  bellyMm: pair,
+  tips: z.array(z.enum(TIPS)),
+  weightG: pair,
+  hrc: pair,
+  edgeAngleDeg: pair,
+  bevels: z.array(z.enum(BEVELS)),
+  serrations: z.array(z.enum(SERRATIONS)),
+  flex: pair,
+});
+export type BladeType = z.infer<typeof bladeTypeSchema>;
+
+/** A steel family, 0–10 each way, with the least edge angle per side (degrees) it carries without rolling or chipping. */
+export const steelSchema = z.strictObject({
+  id: z.enum(STEEL_IDS),
+  name: z.string(),
+  hrc: pair.nullable(),
+  tough: z.number().min(0).max(10),
+  wear: z.number().min(0).max(10),
+  rustProof: z.number().min(0).max(10),
+  easeOfSharpening: z.number().min(0).max(10),
+  leastAngleDeg: z.number(),
+  note: z.string(),
+});
+export type Steel = z.infer<typeof steelSchema>;
+
+/**
+ * One knife, described by numbers enough to draw its silhouette and to compute with it. Flat, so that a CSV row is
+ * the same thing. Lengths in mm, weight in g, angles in degrees per side, `balanceMm` forward of the heel (negative:
+ * towards the handle), `handleOffsetMm` how far the handle is raised above its usual place, `flex` 0 stiff – 1 limp,
+ * `bellyMm` how far the tip end of the edge rises above the flat line (negative for a hooked blade), price in minor units.
+ */
+export const bladeModelSchema = z
+  .strictObject({
+    id: z.string().regex(/^[a-z0-9][a-z0-9-]*$/, 'use lower-case letters, digits and dashes').max(80),
+    maker: z.string().min(1).max(80),
+    name: z.string().min(1).max(120),
+    type: z.string().min(1).max(40),
+    lengthMm: mm(40, 450),
+    heelHeightMm: mm(10, 130),
+    spineHeelMm: mm(0.8, 12),
+    spineMidMm: mm(0.6, 12),
+    spineTipMm: mm(0.2, 8),
+    flatShare: mm(0, 1),
+    bellyMm: mm(-15, 60),
+    tip: z.enum(TIPS),
+    spineLine: z.enum(['straight', 'falling', 'rising']),
+    flex: mm(0, 1),
+    grind: z.enum(['flat', 'convex', 'hollow']),
+    behindEdgeMm: mm(0.05, 3),
+    edgeAngleDeg: mm(5, 50),
+    edgeAngleBackDeg: mm(0, 50),
+    bevel: z.enum(BEVELS),
+    handed: z.enum(HANDED),
+    microBevel: flag,
+    serration: z.enum(SERRATIONS),
+    serrationPitchMm: mm(0, 20),
+    surface: z.enum(SURFACES),
+    handleStyle: z.enum(HANDLE_STYLES),
+    handleLengthMm: mm(60, 220),
+    handleHeightMm: mm(8, 50),
+    handleThicknessMm: mm(5, 45),
+    handleOffsetMm: mm(0, 60),
+    handleHanded: z.enum(HANDED),
+    tang: z.enum(['full', 'hidden']),
+    bolster: z.enum(['none', 'half', 'full']),
+    easedSpine: flag,
+    weightG: mm(15, 1500),
+    balanceMm: mm(-80, 120),
+    steel: z.enum(STEEL_IDS),
+    hrc: z.preprocess((v) => (v === '' ? null : v), z.coerce.number().min(40).max(70).nullable()),
+    priceMinor: z.coerce.number().int().min(0).max(100_000_000),
+    currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
+  })
+  .superRefine((m, ctx) => {
+    const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });
+    if (m.bevel === 'single' && m.handed === 'either')
+      fault('handed', 'a single bevel is ground for one hand; use right or left');
+    if (m.bevel === 'double' && m.handed !== 'either') fault('handed', 'a double bevel suits both hands; use either');
+    if (m.spineTipMm > m.spineHeelMm) fault('spineTipMm', 'the spine cannot be thicker at the tip than at the heel');
+    if (m.serration === 'none' && m.serrationPitchMm > 0)
+      fault('serrationPitchMm', 'a plain edge has no pitch; use 0, or name the serration');
+    if (m.serration !== 'none' && m.serrationPitchMm <= 0)
+      fault('serrationPitchMm', 'a serrated edge needs its pitch in mm, for example 5');
+    if (m.bellyMm > m.heelHeightMm) fault('bellyMm', 'the edge cannot rise above the spine');
+  });
+export type BladeModel = z.infer<typeof bladeModelSchema>;

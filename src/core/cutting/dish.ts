@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { FOODS_AVOIDED } from './task';
+
+/** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */
+export const dishSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  cuisines: z.array(z.string()).min(1),
+  contains: z.array(z.enum(FOODS_AVOIDED)),
+  tasks: z
+    .array(z.strictObject({ id: z.string(), amount: z.number().positive(), optional: z.boolean().optional() }))
+    .min(1),
+});
+export type Dish = z.infer<typeof dishSchema>;
+
+/** A cuisine is the set of dishes that name it, taken in equal shares. */
+export const cuisineSchema = z.strictObject({ id: z.string(), name: z.string() });
+export type Cuisine = z.infer<typeof cuisineSchema>;
+
+export const toolSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  priceMinor: z.number().int().nonnegative(),
+});
+export type Tool = z.infer<typeof toolSchema>;

@@ -1,0 +1,110 @@
+import type { Kitchen } from '../kitchen/kitchen';
+import type { Reference } from '../reference';
+import { isEaten, type Avoidable, type Task } from './task';
+import type { Dish } from './dish';
+
+/** Weight of a task = load^0.6 × matters: keeps one weekly loaf from vanishing beside onions (handbook 3.2). */
+export const LOAD_EXPONENT = 0.6;
+/** Done less often than this, times a year, a task is occasional: borrowing or a workaround may do (handbook 3.2). */
+export const OCCASIONAL_PER_YEAR = 6;
+/** A dish's optional task is counted this often: house judgement, one time in two. */
+export const OPTIONAL_SHARE = 0.5;
+/** Whole things (a joint, a squash, a cake) stay one up to this many portions. */
+export const WHOLE_UP_TO_PORTIONS = 8;
+
+/** What a kitchen asks of its knives in one task. */
+export interface TaskLoad {
+  task: Task;
+  minutesPerWeek: number;
+  timesPerYear: number;
+  matters: number;
+  occasional: boolean;
+  /** Weight in the plan, {@link LOAD_EXPONENT}. 0 for what no knife should do. */
+  weight: number;
+  /** Where the minutes come from: dish id, or `direct` for a task the cook named. */
+  from: { source: string; minutesPerWeek: number }[];
+}
+
+/** A dish is off the menu when it contains anything avoided. */
+export function dishIsEaten(dish: Pick<Dish, 'contains'>, avoids: readonly Avoidable[]): boolean {
+  return !dish.contains.some((food) => avoids.includes(food));
+}
+
+/** How often each dish is cooked, times a week, from cuisines, meals and the dishes named one by one. */
+export function dishesPerWeek(
+  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'avoids' | 'portions'>,
+  reference: Reference,
+): { dish: Dish; timesPerWeek: number; portions: number }[] {
+  const menus = kitchen.cuisines
+    .map(({ id, share }) => ({
+      share,
+      dishes: [...reference.dishes.values()].filter(
+        (dish) => dish.cuisines.includes(id) && dishIsEaten(dish, kitchen.avoids),
+      ),
+    }))
+    .filter((menu) => menu.dishes.length > 0 && menu.share > 0);
+  const shares = menus.reduce((sum, menu) => sum + menu.share, 0);
+  const fromCuisines = menus.flatMap((menu) =>
+    menu.dishes.map((dish) => ({
+      dish,
+      timesPerWeek: (kitchen.mealsPerWeek * menu.share) / shares / menu.dishes.length,
+      portions: kitchen.portions,
+    })),
+  );
+  const named = kitchen.dishes.flatMap(({ id, timesPerWeek, portions }) => {
+    const dish = reference.dishes.get(id);
+    return dish && dishIsEaten(dish, kitchen.avoids) ? [{ dish, timesPerWeek, portions }] : [];
+  });
+  return [...fromCuisines, ...named];
+}
+
+/** Amount of a task for `portions`, from the dish's amount for four. */
+export function scaledAmount(task: Task, amountForFour: number, portions: number): number {
+  if (task.scales === 'whole') return amountForFour * Math.max(1, portions / WHOLE_UP_TO_PORTIONS);
+  return (amountForFour * portions) / 4;
+}
+
+/** Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out. */
+export function taskLoads(
+  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'tasks' | 'avoids' | 'portions'>,
+  reference: Reference,
+): TaskLoad[] {
+  const loads = new Map<string, { minutes: number; times: number; matters: number; from: Map<string, number> }>();
+  const add = (id: string, source: string, timesPerWeek: number, amount: number, matters: number) => {
+    const task = reference.tasks.get(id);
+    if (!task || timesPerWeek <= 0 || amount <= 0 || !isEaten(task, kitchen.avoids)) return;
+    const minutes = timesPerWeek * amount * task.minutes;
+    const load = loads.get(id) ?? { minutes: 0, times: 0, matters: 1, from: new Map<string, number>() };
+    load.minutes += minutes;
+    load.times += timesPerWeek;
+    if (matters !== 1) load.matters = Math.max(load.matters === 1 ? 0 : load.matters, matters);
+    load.from.set(source, (load.from.get(source) ?? 0) + minutes);
+    loads.set(id, load);
+  };
+  for (const { dish, timesPerWeek, portions } of dishesPerWeek(kitchen, reference))
+    for (const part of dish.tasks) {
+      const task = reference.tasks.get(part.id);
+      const times = timesPerWeek * (part.optional ? OPTIONAL_SHARE : 1);
+      if (task) add(part.id, dish.id, times, scaledAmount(task, part.amount, portions), 1);
+    }
+  for (const { id, timesPerWeek, amount, matters } of kitchen.tasks) add(id, 'direct', timesPerWeek, amount, matters);
+
+  return [...reference.tasks.values()].flatMap((task) => {
+    const load = loads.get(task.id);
+    if (!load) return [];
+    const timesPerYear = load.times * 52;
+    return [
+      {
+        task,
+        minutesPerWeek: load.minutes,
+        timesPerYear,
+        matters: load.matters,
+        occasional: timesPerYear < OCCASIONAL_PER_YEAR,
+        weight: task.instead ? 0 : Math.pow(load.minutes, LOAD_EXPONENT) * load.matters,
+        from: [...load.from]
+          .map(([source, minutesPerWeek]) => ({ source, minutesPerWeek }))
+          .sort((a, b) => b.minutesPerWeek - a.minutesPerWeek || (a.source < b.source ? -1 : 1)),
+      },
+    ];
+  });
+}

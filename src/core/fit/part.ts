@@ -1,0 +1,28 @@
+import type { Task } from '../cutting/task';
+import type { CookContext } from './cook';
+import type { PartId } from './constants';
+import type { Mode } from './modes';
+import type { BladeTraits } from './traits';
+
+/** One reason why a blade does a task well or badly: a pure function from 0 to 1 and a sentence with its figures. */
+export interface Part {
+  id: PartId;
+  /** Name shown beside the bar. */
+  name: string;
+  /** What it looks at, one plain sentence. */
+  about: string;
+  /** How strongly it counts for this task done this way; 0 when it does not apply. Multiplies the exponent. */
+  level(task: Task, mode: Mode): number;
+  /** 0 hopeless … 1 nothing to wish for. */
+  value(blade: BladeTraits, task: Task, cook: CookContext, mode: Mode): number;
+  /** The reason, with its own figures. */
+  why(blade: BladeTraits, task: Task, cook: CookContext, mode: Mode, value: number): string;
+}
+
+/** Picks the words that go with a value. */
+export function byValue(value: number, good: string, middling: string, bad: string): string {
+  return value >= 0.9 ? good : value >= 0.65 ? middling : bad;
+}
+
+/** Millimetres as a whole number. */
+export const mm = (value: number) => `${Math.round(value)} mm`;

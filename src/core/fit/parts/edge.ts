@@ -1,0 +1,62 @@
+import { FIT } from '../constants';
+import { fallOff, ramp } from '../curves';
+import { TIP_SHAPE } from '../traits';
+import { byValue, mm, type Part } from '../part';
+
+const { tip: t, face: f, crust: cr } = FIT;
+
+export const tip: Part = {
+  id: 'tip',
+  name: 'Tip',
+  about: 'Distance from the pinch to the tip, its shape and its thinness.',
+  level: (task, mode) => (mode.id === 'tip' ? Math.max(1, task.tip) : task.tip),
+  value: (b, task, _cook, mode) => {
+    const forgives = t.perFood.value + ((t.perFoodExact.value - t.perFood.value) * task.tip) / 3;
+    const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
+    const turns = mode.id === 'tip' && task.load >= t.turnLoad.value;
+    const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
+    const quality = task.load >= f.alongBone.value ? TIP_SHAPE[b.blade.tip] : b.tipQuality;
+    return quality * stuck * (0.25 + 0.75 * fallOff(b.pinchToTipMm - steady, t.scale.value));
+  },
+  why: (b, _task, _cook, _mode, value) =>
+    `Tip ${mm(b.pinchToTipMm)} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
+};
+
+export const face: Part = {
+  id: 'face',
+  name: 'Clean face',
+  about: 'Thinness behind the edge, its angle, its bevel, and whether teeth tear.',
+  level: (task, mode) => (mode.id === 'child' ? 0 : 0.6 * task.clean + 0.45 * task.thin),
+  value: (b, task, _cook, mode) => {
+    const onBone = task.load >= f.alongBone.value;
+    const soft = ramp(4 - task.firm, 0, 2);
+    const favours = onBone ? f.flatBack.value : 1 + (f.single.value - 1) * soft;
+    const single = b.blade.bevel === 'single' ? favours : 1;
+    // teeth sawn gently through crumb, or a plain edge along bone: only part of the roughness shows
+    const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
+    const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;
+    const drag = mode.id === 'slice' ? f.tallDrag.value * Math.max(0, b.blade.heelHeightMm - f.low.value) : 0;
+    return Math.min(1, torn * single * (1 - Math.min(0.2, drag)));
+  },
+  why: (b, _task, _cook, _mode, value) => {
+    if (b.serrated)
+      return `${b.blade.serration === 'pointed' ? 'Pointed' : 'Scalloped'} teeth, ${b.blade.serrationPitchMm} mm apart, tear the face.`;
+    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${b.blade.edgeAngleDeg}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
+  },
+};
+
+export const crust: Part = {
+  id: 'crust',
+  name: 'Crust',
+  about: 'Teeth bite crust and crumb; a plain edge presses unless it is very keen and long.',
+  level: (task, mode) => (task.crust ? 1 : mode.id === 'saw' ? 0.3 : 0),
+  value: (b) => {
+    if (b.serrated) return b.blade.serration === 'pointed' ? 1 : 0.97;
+    const keen = ramp(20 - b.blade.edgeAngleDeg, 3, 10) * ramp(b.hardness, 56, 63);
+    return cr.plain.value + cr.keen.value * keen + cr.long.value * ramp(b.blade.lengthMm, 180, 270);
+  },
+  why: (b) =>
+    b.serrated
+      ? `${b.blade.serration === 'pointed' ? 'Pointed' : 'Scalloped'} teeth bite the crust.`
+      : 'A plain edge has to be pressed, and crushes the crumb.',
+};

@@ -1,0 +1,113 @@
+import { FIT } from '../constants';
+import { fallOff, ramp } from '../curves';
+import { isSheet } from '../modes';
+import { byValue, mm, type Part } from '../part';
+
+const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta } = FIT;
+
+export const clearance: Part = {
+  id: 'clearance',
+  name: 'Clearance',
+  about: 'Room between the knuckles and the board.',
+  level: (_task, mode) =>
+    mode.id === 'board' || mode.id === 'cleave' || mode.id === 'child' ? 1 : mode.id === 'saw' ? 0.35 : 0,
+  value: (b, _task, { cook }) => {
+    const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm);
+    return cl.floor.value + (1 - cl.floor.value) * fallOff(short, cl.scale.value);
+  },
+  why: (b, _task, { cook }) => {
+    const room = b.knuckleRoomMm(cook.palmBreadthMm);
+    return room >= 0
+      ? `${mm(room)} under the knuckles (${mm(b.blade.heelHeightMm)} at the heel).`
+      : `Knuckles ${mm(-room)} too low for the board (${mm(b.blade.heelHeightMm)} at the heel): work at its edge.`;
+  },
+};
+
+export const inHand: Part = {
+  id: 'in-hand',
+  name: 'In the hand',
+  about: 'Short, low and light enough to work in the air.',
+  // small pieces are steadied in the fingers even when the tip does the work
+  level: (task, mode) => (mode.id === 'hand' ? 1 : mode.id === 'tip' && task.motions.includes('in-hand') ? 0.22 : 0),
+  value: (b, task) => {
+    const sheet = isSheet(task);
+    const length = sheet ? task.widthMm + ih.sheet.value : ih.easyLength.value;
+    const height = sheet ? ih.sheetHeight.value : ih.easyHeight.value;
+    const weight = sheet ? ih.sheetWeight.value : ih.easyWeight.value;
+    return (
+      fallOff(b.blade.lengthMm - length, ih.lengthScale.value) *
+      fallOff(b.blade.heelHeightMm - height, ih.heightScale.value) *
+      fallOff(b.blade.weightG - weight, ih.weightScale.value) *
+      (b.serrated ? ih.serrated.value : 1)
+    );
+  },
+  why: (b, _task, _cook, _mode, value) =>
+    `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${b.blade.weightG} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
+};
+
+/** Weight a cook swings without tiring, g: house judgement. */
+const EASY_WEIGHT = { light: 140, average: 190, strong: 260 } as const;
+
+export const mass: Part = {
+  id: 'mass',
+  name: 'Weight',
+  about: 'Weight helps dense food and blows; over a long week it tires.',
+  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : 0),
+  value: (b, task, { cook, hoursPerWeek }, mode) => {
+    const weight = b.blade.weightG;
+    const wanted = mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value;
+    const helps = task.weight ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
+    const longWeek = Math.max(0, hoursPerWeek - ma.sessionHours.value);
+    const tires = ma.tiring.value * Math.max(0, weight - EASY_WEIGHT[cook.strength]) * Math.min(3, 0.5 + longWeek / 2);
+    return helps * (1 - Math.min(0.5, mode.id === 'board' ? tires : tires / 3));
+  },
+  why: (b, task, { cook }, mode, value) => {
+    const weight = `${b.blade.weightG} g`;
+    if (task.weight && b.blade.weightG < (mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value) * 0.9)
+      return `${weight}: light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more.`;
+    return value < 0.9 ? `${weight}: tiring for ${cook.strength} arms over the week.` : `${weight}: right for the work.`;
+  },
+};
+
+export const handle: Part = {
+  id: 'handle',
+  name: 'Handle',
+  about: 'Whether the handle stands rough use and the machine.',
+  level: () => 1,
+  value: (b, _task, { habits }) => {
+    let value = 1;
+    if (habits.roughUse && b.woodHandle) value *= ha.roughWood.value;
+    if (habits.dishwasher)
+      value *= b.woodHandle ? ha.machineWood.value : b.blade.handleStyle === 'western' ? ha.machineRiveted.value : 1;
+    return value;
+  },
+  why: (_b, _task, _cook, _mode, value) =>
+    value < 0.9
+      ? 'A glued wooden handle will not last with this use.'
+      : value < 1
+        ? 'A riveted handle suffers a little in the machine.'
+        : 'The handle stands this kitchen.',
+};
+
+export const flatSide: Part = {
+  id: 'flat-side',
+  name: 'Flat side',
+  about: 'A side broad enough to crush under the palm.',
+  level: (task) => (task.flatSide ? 1 : 0),
+  value: (b) => 0.15 + 0.85 * ramp(b.blade.heelHeightMm, 16, fs.wide.value),
+  why: (b, _task, _cook, _mode, value) =>
+    `${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'broad enough to crush under the palm', 'a narrow side', 'too narrow to crush with')}.`,
+};
+
+export const table: Part = {
+  id: 'table',
+  name: 'At the table',
+  about: 'Short, low and light beside a plate.',
+  level: (_task, mode) => (mode.id === 'table' ? 1 : 0),
+  value: (b) =>
+    fallOff(b.blade.lengthMm - ta.easy.value, ta.scale.value) *
+    fallOff(b.blade.heelHeightMm - 25, 14) *
+    (0.4 + 0.6 * ramp(b.blade.lengthMm, 70, 105)),
+  why: (b, _task, _cook, _mode, value) =>
+    `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'sits beside a plate', 'large beside a plate', 'a kitchen knife, not a table knife')}.`,
+};

@@ -1,0 +1,102 @@
+import type { Task } from '../../cutting/task';
+import { FIT } from '../constants';
+import { fallOff } from '../curves';
+import { isSheet } from '../modes';
+import { byValue, mm, type Part } from '../part';
+
+const { reach: r, span: s, comfort: co, board: bo } = FIT;
+
+function strokes(lengthMm: number, task: Task, sawing: boolean): number {
+  const { widthMm } = task;
+  const across =
+    Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
+  const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;
+  const wanted = drawn + across + r.follow.value + (sawing ? 0.5 : 1) * r.followShare.value * across;
+  return wanted / Math.max(10, lengthMm - r.tipLoss.value);
+}
+
+export const reach: Part = {
+  id: 'reach',
+  name: 'Reach',
+  about: 'Strokes needed to draw through the food: one clean stroke is best.',
+  level: (task, mode) => (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : 0.6) : task.long ? 0.5 : 0),
+  value: (b, task, _cook, mode) =>
+    Math.min(1, Math.pow(strokes(b.blade.lengthMm, task, mode.id === 'saw'), -r.perStroke.value)),
+  why: (b, task, _cook, mode) => {
+    const n = strokes(b.blade.lengthMm, task, mode.id === 'saw');
+    const count = n <= 1 ? 'one stroke' : `about ${n.toFixed(1)} strokes`;
+    return `${mm(b.blade.lengthMm)} edge, ${mm(task.widthMm)} across: ${count}.`;
+  },
+};
+
+const wantedSpan = (widthMm: number) => widthMm + s.stack.value;
+
+export const span: Part = {
+  id: 'span',
+  name: 'Span',
+  about: 'Edge long enough for the food and a stack beside it.',
+  level: (task, mode) =>
+    mode.id === 'board' || mode.id === 'cleave' || (mode.id === 'hand' && isSheet(task)) ? 1 : 0,
+  value: (b, task) => Math.min(1, Math.pow(wantedSpan(task.widthMm) / b.blade.lengthMm, -s.perPass.value)),
+  why: (b, task, _cook, _mode, value) =>
+    `${mm(b.blade.lengthMm)} edge for ${mm(task.widthMm)} of food: ${byValue(value, 'room to spare', 'a little short', 'too short, several passes')}.`,
+};
+
+function outside(lengthMm: number, from: number, to: number): number {
+  return Math.max(0, from - lengthMm, lengthMm - to);
+}
+
+/** Handle girth wanted ≈ 0.9 × palm breadth + 15 mm (handbook 2.4, a house rule to be confirmed by the hand test); less for a small knife. */
+const girthWanted = (palmMm: number) => 0.9 * palmMm + 15;
+
+function taste(weightG: number, wants: string): number {
+  if (wants === 'light') return Math.max(0, weightG - 160);
+  if (wants === 'heavy') return Math.max(0, 220 - weightG);
+  if (wants === 'neutral') return Math.max(0, Math.abs(weightG - 190) - 30);
+  return 0;
+}
+
+export const comfort: Part = {
+  id: 'comfort',
+  name: 'Comfort',
+  about: 'Length wanted by this hand, board and nerve, with handle girth and taste in weight.',
+  // bone is broken with the heel, whatever the length
+  level: (task, mode) => (mode.id === 'board' && task.load < FIT.wedge.breaks.value ? 1 : 0),
+  value: (b, _task, { cook, length }) => {
+    const off = outside(b.blade.lengthMm, length.fromMm, length.toMm);
+    const girth = Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
+    return (
+      (0.15 + 0.85 * fallOff(off, co.scale.value)) *
+      (1 - co.girth.value * girth) *
+      (1 - Math.min(0.12, co.taste.value * taste(b.blade.weightG, cook.wantsWeight)))
+    );
+  },
+  why: (b, _task, { length }) => {
+    const off = outside(b.blade.lengthMm, length.fromMm, length.toMm);
+    const band = `${length.fromMm}–${length.toMm} mm`;
+    return off === 0
+      ? `${mm(b.blade.lengthMm)} lies in the wanted band, ${band}.`
+      : `${mm(b.blade.lengthMm)} is ${mm(off)} ${b.blade.lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.`;
+  },
+};
+
+export const board: Part = {
+  id: 'board',
+  name: 'Board',
+  about: 'Edge no longer than the board carries; glass and stone wear any edge.',
+  level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' ? 1 : 0),
+  value: (b, _task, { board }, mode) => {
+    // long draws may run past the edge of the board, board work may not
+    const carried = bo.share.value * board.lengthMm * (mode.id === 'board' ? 1 : 1.35);
+    const hard = board.material === 'glass' || board.material === 'stone' ? bo.hard.value : 1;
+    return fallOff(b.blade.lengthMm - carried, bo.scale.value) * hard;
+  },
+  why: (b, _task, { board }, _mode, value) => {
+    const hard = board.material === 'glass' || board.material === 'stone';
+    const fits = value >= (hard ? 0.9 * bo.hard.value : 0.9);
+    return (
+      `${mm(b.blade.lengthMm)} edge on a ${mm(board.lengthMm)} board: ${fits ? 'it fits' : 'it overhangs'}.` +
+      (hard ? ` A ${board.material} board dulls any edge at once.` : '')
+    );
+  },
+};

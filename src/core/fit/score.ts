@@ -1,0 +1,153 @@
+import type { Task } from '../cutting/task';
+import type { CookContext } from './cook';
+import { scoreWord } from './cook';
+import { FIT, PART_WEIGHTS, type PartId } from './constants';
+import { MODE_WORDS, taskModes, type Mode, type ModeId } from './modes';
+import type { Part } from './part';
+import { flex, release, steer, wedge } from './parts/body';
+import { corrosion, edgeSafety, practice } from './parts/care';
+import { crust, face, tip } from './parts/edge';
+import { clearance, flatSide, handle, inHand, mass, table } from './parts/hold';
+import { board, comfort, reach, span } from './parts/length';
+import { contact, motion } from './parts/motion';
+import type { BladeTraits } from './traits';
+import { vetoOf } from './vetoes';
+
+/** Every part of the score, in the order they are shown. */
+export const PARTS: readonly Part[] = [
+  reach,
+  span,
+  contact,
+  motion,
+  clearance,
+  inHand,
+  tip,
+  wedge,
+  mass,
+  face,
+  crust,
+  steer,
+  release,
+  flex,
+  flatSide,
+  table,
+  edgeSafety,
+  corrosion,
+  handle,
+  practice,
+  comfort,
+  board,
+];
+
+/** A task made ready for scoring: its modes, each with the parts that apply and their exponents. */
+export interface PreparedTask {
+  task: Task;
+  modes: { mode: Mode; parts: { part: Part; weight: number }[] }[];
+}
+
+/** Prepares a task. `tweak` multiplies a part's exponent, for asking how sure a plan is. */
+export function prepareTask(task: Task, tweak: Partial<Record<PartId, number>> = {}): PreparedTask {
+  const modes = task.instead ? [] : taskModes(task);
+  return {
+    task,
+    modes: modes.map((mode) => ({
+      mode,
+      parts: PARTS.flatMap((part) => {
+        const weight = PART_WEIGHTS[part.id].value * part.level(task, mode) * (tweak[part.id] ?? 1);
+        return weight > 0 ? [{ part, weight }] : [];
+      }),
+    })),
+  };
+}
+
+/** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. */
+export function scoreFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContext): number {
+  let best = 0;
+  for (const { mode, parts } of prepared.modes) {
+    if (vetoOf(blade, prepared.task, cook, mode)) continue;
+    let product = mode.factor;
+    for (const { part, weight } of parts) {
+      const value = part.value(blade, prepared.task, cook, mode);
+      if (value !== 1) product *= weight === 1 ? value : Math.pow(value, weight);
+    }
+    if (product > best) best = product;
+  }
+  return 100 * best;
+}
+
+/** Mean score over the cooks of a kitchen, 0–100. */
+export function score(blade: BladeTraits, prepared: PreparedTask, cooks: readonly CookContext[]): number {
+  let sum = 0;
+  for (const cook of cooks) sum += scoreFor(blade, prepared, cook);
+  return cooks.length > 0 ? sum / cooks.length : 0;
+}
+
+/** A score taken apart: the mode chosen, each part's value, exponent and sentence, and the veto if there is one. */
+export interface Explanation {
+  score: number;
+  word: string;
+  veto: string | null;
+  mode: ModeId | null;
+  how: string;
+  parts: { id: PartId; name: string; value: number; weight: number; why: string }[];
+}
+
+function explainFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContext): Explanation {
+  const { task } = prepared;
+  if (task.instead) return refused(task.instead);
+  if (prepared.modes.length === 0) return refused(toolWords(task));
+  const open = prepared.modes.filter(({ mode }) => !vetoOf(blade, task, cook, mode));
+  if (open.length === 0) {
+    const first = prepared.modes[0];
+    return refused((first && vetoOf(blade, task, cook, first.mode)) ?? 'Not to be used for this.');
+  }
+  const tried = open.map(({ mode, parts }) => {
+    const explained = parts.map(({ part, weight }) => {
+      const value = part.value(blade, task, cook, mode);
+      return { id: part.id, name: part.name, value, weight, why: part.why(blade, task, cook, mode, value) };
+    });
+    const points = 100 * explained.reduce((product, p) => product * Math.pow(p.value, p.weight), mode.factor);
+    return { mode, points, explained };
+  });
+  const best = tried.reduce((a, b) => (b.points > a.points ? b : a));
+  return {
+    score: best.points,
+    word: scoreWord(best.points, null),
+    veto: null,
+    mode: best.mode.id,
+    how: MODE_WORDS[best.mode.id],
+    parts: best.explained,
+  };
+}
+
+const refused = (veto: string): Explanation => ({
+  score: 0,
+  word: scoreWord(0, veto),
+  veto,
+  mode: null,
+  how: '',
+  parts: [],
+});
+
+function toolWords(task: Task): string {
+  return `No knife for this: use ${Object.keys(task.tools).join(' or ').replace(/-/g, ' ')}.`;
+}
+
+/**
+ * Explains a score. With several cooks the score is their mean and the parts are those of the cook who fares worst;
+ * a veto stands only when it stands for all of them.
+ */
+export function explain(blade: BladeTraits, prepared: PreparedTask, cooks: readonly CookContext[]): Explanation {
+  const each = cooks.map((cook) => explainFor(blade, prepared, cook));
+  const allowed = each.filter((e) => e.veto === null);
+  const shown = (allowed.length > 0 ? allowed : each).reduce((a, b) => (b.score < a.score ? b : a));
+  if (allowed.length === 0 || each.length === 1) return shown;
+  const mean = each.reduce((sum, e) => sum + e.score, 0) / each.length;
+  return { ...shown, score: mean, word: scoreWord(mean, null) };
+}
+
+/** What the state of an owned knife leaves of its score, 0–1. */
+export function conditionFactor(condition: 'keen' | 'serviceable' | 'dull' | 'chipped' | 'worn-out'): number {
+  const c = FIT.condition;
+  return condition === 'worn-out' ? c.wornOut.value : c[condition].value;
+}

@@ -1,0 +1,60 @@
+import Papa from 'papaparse';
+import { z } from 'zod';
+import { bladeModelSchema, type BladeModel } from '../blade/schema';
+import type { Reference } from '../reference';
+import { faultsOf, FaultyInput, parseJson, shown, unknownId, type Fault } from './faults';
+
+/** Most models one catalogue may hold. */
+export const MAX_MODELS = 5000;
+
+const envelope = z.strictObject({
+  format: z.literal('scabbard.catalogue', { error: (i) => `${shown(i.input)} is not "scabbard.catalogue"` }),
+  version: z.literal(1, { error: (i) => `${shown(i.input)} is not 1, the version this release reads` }),
+  models: z.array(z.unknown()).max(MAX_MODELS, { error: `has too many models; at most ${MAX_MODELS} fit` }),
+});
+
+/**
+ * Reads a catalogue from JSON (`scabbard.catalogue`) or CSV (one model a row, columns named as the model's keys).
+ * Throws {@link FaultyInput} with row and column of every fault; nothing is taken over in part.
+ */
+export function readCatalogue(source: string, kind: 'json' | 'csv', reference: Reference): BladeModel[] {
+  const rows = kind === 'csv' ? csvRows(source) : jsonRows(source);
+  const faults: Fault[] = [];
+  const models: BladeModel[] = [];
+  const seen = new Map<string, string>();
+  rows.forEach(({ path, row }) => {
+    const result = bladeModelSchema.safeParse(row);
+    if (!result.success) {
+      faults.push(...faultsOf(result.error).map((f) => ({ ...f, path: `${path}.${f.path}` })));
+      return;
+    }
+    const model = result.data;
+    if (!reference.types.has(model.type))
+      faults.push({ path: `${path}.type`, message: unknownId(model.type, reference.types.keys(), 'blade type') });
+    const before = seen.get(model.id);
+    if (before) faults.push({ path: `${path}.id`, message: `${model.id} is already used by ${before}` });
+    seen.set(model.id, path);
+    models.push(model);
+  });
+  if (faults.length > 0) throw new FaultyInput(faults);
+  if (models.length === 0) throw new FaultyInput([{ path: 'catalogue', message: 'has no models; give at least one' }]);
+  return models;
+}
+
+function jsonRows(source: string): { path: string; row: unknown }[] {
+  const parsed = envelope.safeParse(parseJson(source));
+  if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
+  return parsed.data.models.map((row, i) => ({ path: `models[${i}]`, row }));
+}
+
+function csvRows(source: string): { path: string; row: unknown }[] {
+  const parsed = Papa.parse<Record<string, string>>(source.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+  });
+  const broken = parsed.errors.map((e) => ({ path: `row ${(e.row ?? 0) + 2}`, message: `${e.message}; check commas and quotes` }));
+  if (broken.length > 0) throw new FaultyInput(broken);
+  if (parsed.data.length > MAX_MODELS)
+    throw new FaultyInput([{ path: 'catalogue', message: `has too many models; at most ${MAX_MODELS} fit` }]);
+  return parsed.data.map((row, i) => ({ path: `row ${i + 2}`, row }));
+}

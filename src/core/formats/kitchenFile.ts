@@ -1,0 +1,200 @@
+import { z } from 'zod';
+import { STEEL_IDS } from '../blade/schema';
+import { FOODS_AVOIDED } from '../cutting/task';
+import { isCurrency, isExact } from '../money/currency';
+import { faultsOf, FaultyInput, parseJson, shown } from './faults';
+
+/** Largest kitchen file accepted, bytes. */
+export const MAX_FILE_BYTES = 2 * 1024 * 1024;
+
+export const HANDS = ['right', 'left'] as const;
+export const STRENGTHS = ['light', 'average', 'strong'] as const;
+export const EXPERIENCES = ['new', 'home', 'keen', 'trained'] as const;
+export const GRIPS = ['pinch', 'handle', 'fingertip', 'unsure'] as const;
+export const WEIGHT_TASTES = ['light', 'neutral', 'heavy', 'any'] as const;
+export const BOARD_MATERIALS = ['wood', 'rubber', 'plastic', 'bamboo', 'glass', 'stone'] as const;
+export const UPKEEPS = ['leaves-wet', 'wipes-after', 'wipes-during'] as const;
+export const SHARPENINGS = ['none', 'pull-through', 'professional', 'stones'] as const;
+export const HONINGS = ['none', 'steel', 'ceramic', 'strop'] as const;
+export const CONDITIONS = ['keen', 'serviceable', 'dull', 'chipped', 'worn-out'] as const;
+export const USES = ['daily', 'weekly', 'rarely', 'never'] as const;
+export const PERIODS = ['day', 'week', 'month', 'year'] as const;
+export const LENGTH_SCHOOLS = ['moderate', 'long', 'nimble'] as const;
+export const HANDLE_TASTES = ['western', 'japanese', 'moulded', 'metal'] as const;
+export const SCHOOL_IDS = [
+  'free',
+  'two-and-peeler',
+  'classic-three',
+  'three-lengths',
+  'grow-by-gaps',
+  'tall-blade',
+  'fish-counter',
+  'one-mid-blade',
+  'line-cook',
+  'boxed-set',
+] as const;
+
+const number = (low: number, high: number, whole = false) =>
+  z.number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` }).check((ctx) => {
+    const value = ctx.value;
+    if (value < low || value > high)
+      ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
+    else if (whole && !Number.isInteger(value))
+      ctx.issues.push({ code: 'custom', input: value, message: `${value} is not a whole number between ${low} and ${high}` });
+  });
+const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
+  z.enum(values, { error: (issue) => `${shown(issue.input)} is not one of ${values.join(', ')}` });
+const text = (max: number) =>
+  z
+    .string({ error: (issue) => `${shown(issue.input)} is not text` })
+    .check((ctx) => {
+      const value = ctx.value;
+      if (value.trim().length === 0)
+        ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
+      else if (value.length > max)
+        ctx.issues.push({ code: 'custom', input: value, message: `is ${value.length} characters long; at most ${max} fit` });
+    });
+const truth = z.boolean({ error: (issue) => `${shown(issue.input)} is not true or false` });
+const object = <T extends z.ZodRawShape>(shape: T) =>
+  z.strictObject(shape, {
+    error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not an object in braces` : undefined),
+  });
+const list = <T extends z.ZodType>(item: T, max: number) =>
+  z
+    .array(item, { error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not a list` : undefined) })
+    .max(max, { error: (issue) => `has ${Array.isArray(issue.input) ? issue.input.length : 'too many'} entries; at most ${max} fit` });
+const id = text(80);
+const money = number(0, 1_000_000_000);
+const share = number(0, 100);
+
+const cookSchema = object({
+  name: text(60).optional(),
+  handLengthMm: number(120, 260).optional(),
+  palmBreadthMm: number(55, 130).optional(),
+  handed: oneOf(HANDS).optional(),
+  strength: oneOf(STRENGTHS).optional(),
+  experience: oneOf(EXPERIENCES).optional(),
+  grip: oneOf(GRIPS).optional(),
+  motions: object({
+    rock: share.optional(),
+    push: share.optional(),
+    pull: share.optional(),
+    chop: share.optional(),
+  }).optional(),
+  wantsLengthMm: number(60, 400).nullable().optional(),
+  wantsWeight: oneOf(WEIGHT_TASTES).optional(),
+});
+
+const ownedSchema = object({
+  type: id.optional(),
+  model: id.nullable().optional(),
+  lengthMm: number(40, 450).optional(),
+  steel: oneOf(STEEL_IDS).optional(),
+  condition: oneOf(CONDITIONS).optional(),
+  use: oneOf(USES).optional(),
+}).check((ctx) => {
+  if (!ctx.value.type && !ctx.value.model)
+    ctx.issues.push({
+      code: 'custom',
+      input: ctx.value,
+      path: ['type'],
+      message: 'is missing; name the blade type, such as chef, or a catalogue model',
+    });
+});
+
+/** The kitchen file as people write it: everything but `format` and `version` may be left out. Documented in docs/formats.md. */
+export const kitchenFileSchema = object({
+  format: z.literal('scabbard.kitchen', { error: (issue) => `${shown(issue.input)} is not "scabbard.kitchen"` }),
+  version: z.literal(1, { error: (issue) => `${shown(issue.input)} is not 1, the version this release reads` }),
+  name: text(80).optional(),
+  currency: z
+    .string({ error: (issue) => `${shown(issue.input)} is not a currency code such as EUR` })
+    .refine(isCurrency, { error: (issue) => `${shown(issue.input)} is not an ISO 4217 currency code such as EUR` })
+    .optional(),
+  cooks: list(cookSchema, 12)
+    .min(1, 'is empty; describe at least one cook or leave it out')
+    .optional(),
+  cooksAtOnce: number(1, 12, true).optional(),
+  board: object({
+    lengthMm: number(150, 1500).optional(),
+    widthMm: number(100, 1000).optional(),
+    material: oneOf(BOARD_MATERIALS).optional(),
+  }).optional(),
+  habits: object({
+    upkeep: oneOf(UPKEEPS).optional(),
+    sharpening: oneOf(SHARPENINGS).optional(),
+    honing: oneOf(HONINGS).optional(),
+    dishwasher: truth.optional(),
+    roughUse: truth.optional(),
+    bones: truth.optional(),
+  }).optional(),
+  avoids: list(oneOf(FOODS_AVOIDED), 7).optional(),
+  cooking: object({
+    mealsPerWeek: number(0, 2000).optional(),
+    portions: number(1, 500).optional(),
+    cuisines: list(object({ id, share: share.optional() }), 60).optional(),
+    dishes: list(
+      object({ id, times: number(0, 1000), per: oneOf(PERIODS), portions: number(1, 500).optional() }),
+      400,
+    ).optional(),
+    tasks: list(
+      object({
+        id,
+        times: number(0, 1000),
+        per: oneOf(PERIODS),
+        amount: number(0, 10_000).optional(),
+        matters: number(0.25, 4).optional(),
+      }),
+      400,
+    ).optional(),
+  }).optional(),
+  owned: list(ownedSchema, 60).optional(),
+  tools: list(id, 60).optional(),
+  budget: object({ total: money.nullable().optional(), perMonth: money.nullable().optional() }).optional(),
+  limits: object({
+    maxKnives: number(1, 12, true).optional(),
+    school: oneOf(SCHOOL_IDS).optional(),
+    lengthSchool: oneOf(LENGTH_SCHOOLS).optional(),
+    must: list(id, 12).optional(),
+    never: list(id, 200).optional(),
+    steel: oneOf(STEEL_IDS).nullable().optional(),
+    handle: oneOf(HANDLE_TASTES).nullable().optional(),
+  }).optional(),
+}).check((ctx) => {
+  const { currency = 'EUR', budget } = ctx.value;
+  if (!isCurrency(currency)) return;
+  for (const key of ['total', 'perMonth'] as const) {
+    const amount = budget?.[key];
+    if (typeof amount === 'number' && !isExact(amount, currency))
+      ctx.issues.push({
+        code: 'custom',
+        input: amount,
+        path: ['budget', key],
+        message: `${amount} has more decimals than ${currency} has`,
+      });
+  }
+});
+
+/** A kitchen as it is stored, exported and imported: what was said, and nothing that was not. */
+export type KitchenFile = z.infer<typeof kitchenFileSchema>;
+export type CookFile = NonNullable<KitchenFile['cooks']>[number];
+export type OwnedFile = NonNullable<KitchenFile['owned']>[number];
+
+/** Parses an unknown value as a kitchen file. Throws {@link FaultyInput} with every fault. */
+export function readKitchenFile(value: unknown): KitchenFile {
+  const result = kitchenFileSchema.safeParse(value);
+  if (!result.success) throw new FaultyInput(faultsOf(result.error));
+  return result.data;
+}
+
+/** Parses the text of a kitchen file. Throws {@link FaultyInput}, also when it is not JSON or too large. */
+export function readKitchenText(source: string): KitchenFile {
+  if (source.length > MAX_FILE_BYTES)
+    throw new FaultyInput([{ path: 'file', message: 'is larger than 2 MB; a kitchen file is smaller than that' }]);
+  return readKitchenFile(parseJson(source));
+}
+
+/** An empty kitchen: everything is assumed until it is said. */
+export function emptyKitchen(name: string): KitchenFile {
+  return { format: 'scabbard.kitchen', version: 1, name };
+}

@@ -1,0 +1,49 @@
+import type { BladeModel } from '../blade/schema';
+import type { LengthBand } from '../fit/wantedLength';
+
+/** One step of a plan. Money is decimal, exact to the currency's minor unit; coverage is 0–1. Documented in docs/formats.md. */
+export interface PlanStep {
+  order: number;
+  action: 'buy' | 'sharpen' | 'repair' | 'tool' | 'retire';
+  need: 'need' | 'want';
+  type: string | null;
+  model: string | null;
+  maker: string | null;
+  /** Plain name of the thing: model, owned knife or tool. */
+  name: string;
+  lengthMm: number | null;
+  heelHeightMm: number | null;
+  weightG: number | null;
+  hrc: number | null;
+  steel: BladeModel['steel'] | null;
+  bevel: BladeModel['bevel'] | null;
+  handed: BladeModel['handed'] | null;
+  price: number;
+  month: number;
+  coverageAfter: number;
+  gain: number;
+  /** Share of perturbed plans in which a step of this kind stayed; null until it has been asked. */
+  stays: number | null;
+  because: string[];
+  takesOver: { task: string; minutesPerWeek: number; score: number }[];
+  runnersUp: { model: string; costsCoverage: number; price: number }[];
+  /** Index of the owned knife that the step is about. */
+  owned?: number;
+}
+
+/** The answer to a kitchen file: steps in order, what they cost and reach, and what stays badly served. */
+export interface Plan {
+  format: 'scabbard.plan';
+  version: 1;
+  kitchen: string;
+  currency: string;
+  coverage: { now: number; needs: number; all: number };
+  steps: PlanStep[];
+  spent: number;
+  costPerYear: number;
+  unserved: { task: string; minutesPerWeek: number; score: number; why: string }[];
+  lengthWanted: LengthBand;
+  warnings: string[];
+  assumed: string[];
+  proof: { best: boolean; gap: number };
+}

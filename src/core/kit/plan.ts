@@ -1,0 +1,300 @@
+import type { BladeModel } from '../blade/schema';
+import { SCHOOL_IDS, type KitchenFile } from '../formats/kitchenFile';
+import type { Plan, PlanStep } from '../formats/planFile';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
+import { costPerYearMinor } from '../money/costPerYear';
+import type { Reference } from '../reference';
+import { SHARPENING_COST, type Candidate } from './candidates';
+import { Chooser, chooseKit, coverageBound, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
+import { bestOrder } from './order';
+import { howSure } from './sure';
+import { DONE_WELL, isGeneral, lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
+import { warningsFor } from './warnings';
+import { layOut, type Workbench } from './workbench';
+
+/** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
+export const GENERAL_FIRST_WITHIN = 0.9;
+/** A general knife already owned may go first with less: sharpening costs little. House judgement. */
+const YOURS_FIRST = 0.6;
+/** Runners-up and unserved tasks shown. */
+const SHOWN = { runnersUp: 3, takesOver: 12, unserved: 8 } as const;
+
+export interface PlanOptions {
+  school?: (typeof SCHOOL_IDS)[number] | undefined;
+  /** Perturbed plans to run for `stays`; 0 leaves it null. */
+  perturbed: number;
+  effort?: Effort;
+}
+
+/** Best score so far per task, over owned knives, owned tools and the steps taken. Dull rows give way to sharpened ones. */
+function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array {
+  const replaced = new Set(steps.flatMap((s) => (s.owned === null ? [] : [s.owned])));
+  const rows = [
+    ...bench.owned.filter((_, i) => !replaced.has(i)).map((o) => o.scores),
+    ...steps.map((s) => s.scores),
+    ...bench.kitchen.tools.map((id) =>
+      Float64Array.from(bench.loads, ({ task }) => 100 * (task.tools[id] ?? 0)),
+    ),
+  ];
+  return Float64Array.from(bench.loads, (_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0));
+}
+
+/** Puts the chosen steps in buying order, wants after needs. */
+function ordered(bench: Workbench, chosen: readonly Candidate[]): { step: Candidate; need: boolean }[] {
+  const valueOf = coverageOf(bench);
+  const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
+  const now = valueOf([]);
+  const gains = chosen.map((step) => valueOf([step]) - now);
+  const leader = Math.max(0, ...gains);
+  const generals = chosen.flatMap((step, i) => (isGeneral(step) ? [i] : []));
+  const strongest = Math.max(0, ...generals.map((i) => gains[i] ?? 0));
+  const first =
+    strongest >= GENERAL_FIRST_WITHIN * leader
+      ? generals.filter((i) => (gains[i] ?? 0) >= (chosen[i]?.owned == null ? 1 : YOURS_FIRST) * strongest)
+      : [];
+  const order = pick(bestOrder(chosen.map((s) => s.priceMinor), (steps) => valueOf(pick(steps)), first));
+  const judged = order.map((step, i) => ({ step, need: isNeed(bench, order.slice(0, i), step, order.slice(i + 1)) }));
+  return [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
+}
+
+/** Coverage of the owned knives plus some steps. */
+function coverageOf(bench: Workbench): (steps: readonly Candidate[]) => number {
+  const { candidates, places } = bench.problem;
+  const chooser = new Chooser(bench.problem);
+  const index = new Map(candidates.map((c, i) => [c, i]));
+  return (steps) => {
+    const choice = new Int32Array(Math.max(places.length, steps.length)).fill(-1);
+    steps.forEach((step, i) => (choice[i] = index.get(step) ?? -1));
+    return chooser.value(choice);
+  };
+}
+
+function isNeed(
+  bench: Workbench,
+  before: readonly Candidate[],
+  step: Candidate,
+  later: readonly Candidate[],
+): boolean {
+  const valueOf = coverageOf(bench);
+  if (valueOf([...before, step]) - valueOf(before) >= NEED_GAIN) return true;
+  const others = bestScores(bench, [...before, ...later]);
+  return bench.loads.some(
+    ({ weight, matters, timesPerYear }, t) =>
+      weight > 0 &&
+      (matters >= 2 || timesPerYear >= 52) &&
+      (others[t] ?? 0) < STRUGGLE_BELOW &&
+      (step.scores[t] ?? 0) >= DONE_WELL,
+  );
+}
+
+function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
+  if (step.action !== 'buy') return [];
+  const { budgetMinor } = bench.problem;
+  const others = steps.filter((s) => s !== step);
+  const spent = others.reduce((sum, s) => sum + s.priceMinor, 0);
+  const chooser = new Chooser({ ...bench.problem, candidates: steps });
+  const choice = Int32Array.from(steps, (s, i) => (s === step ? -1 : i));
+  const kit = chooser.load(choice);
+  const now = kit.gain(step.rows);
+  return bench.buyable
+    .filter((c) => c.id !== step.id && spent + c.priceMinor <= budgetMinor)
+    .map((c) => ({ c, costs: now - kit.gain(c.rows) }))
+    .sort((a, b) => a.costs - b.costs || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))
+    .slice(0, SHOWN.runnersUp)
+    .map(({ c, costs }) => ({
+      model: c.id,
+      costsCoverage: round(costs, 4),
+      price: fromMinor(c.priceMinor, bench.kitchen.currency),
+    }));
+}
+
+const round = (value: number, digits: number) => Number(value.toFixed(digits)) + 0;
+
+function stepOf(
+  bench: Workbench,
+  step: Candidate,
+  before: readonly Candidate[],
+  all: readonly Candidate[],
+  need: boolean,
+): PlanStep {
+  const { kitchen } = bench;
+  const valueOf = coverageOf(bench);
+  const after = valueOf([...before, step]);
+  const was = bestScores(bench, before);
+  const spent = [...before, step].reduce((sum, s) => sum + s.priceMinor, 0);
+  const blade = step.blade?.blade ?? null;
+  return {
+    order: before.length + 1,
+    action: step.action,
+    need: need ? 'need' : 'want',
+    type: step.type?.id ?? step.tool?.id ?? null,
+    model: step.action === 'buy' ? (blade?.id ?? null) : null,
+    maker: step.action === 'buy' ? (blade?.maker ?? null) : null,
+    name: step.tool?.name ?? (step.action === 'buy' ? (blade?.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
+    lengthMm: blade?.lengthMm ?? null,
+    heelHeightMm: blade ? round(blade.heelHeightMm, 1) : null,
+    weightG: blade ? Math.round(blade.weightG) : null,
+    hrc: blade?.hrc ?? null,
+    steel: blade?.steel ?? null,
+    bevel: blade?.bevel ?? null,
+    handed: blade?.handed ?? null,
+    price: fromMinor(step.priceMinor, kitchen.currency),
+    month: kitchen.perMonthMinor ? Math.max(1, Math.ceil(spent / kitchen.perMonthMinor)) : 1,
+    coverageAfter: round(after, 3),
+    gain: round(after - valueOf(before), 3),
+    stays: null,
+    because: reasonsFor(bench, step, was),
+    takesOver: takenOver(bench, step, was)
+      .slice(0, SHOWN.takesOver)
+      .map(({ load, score }) => ({
+        task: load.task.id,
+        minutesPerWeek: round(load.minutesPerWeek, 1),
+        score: Math.round(score),
+      })),
+    runnersUp: runnersUp(bench, step, all),
+    ...(step.owned === null ? {} : { owned: step.owned }),
+  };
+}
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved'] {
+  const best = bestScores(bench, steps);
+  const { currency } = bench.kitchen;
+  return bench.loads
+    .map((load, t) => ({ load, t, score: best[t] ?? 0 }))
+    .filter(({ load, score }) => load.weight > 0 && score < STRUGGLE_BELOW)
+    .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
+    .slice(0, SHOWN.unserved)
+    .map(({ load, t, score }) => {
+      const cure = [...bench.problem.candidates, ...bench.buyable]
+        .filter((c) => (c.scores[t] ?? 0) >= Math.max(STRUGGLE_BELOW, score + 10))
+        .sort((a, b) => a.priceMinor - b.priceMinor || (a.id < b.id ? -1 : 1))[0];
+      const way = cure
+        ? `the cheapest way is ${cure.tool ? `a ${lowerFirst(cure.tool.name)}` : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
+        : 'nothing in the catalogue does it well for this cook';
+      const rare = load.occasional ? ' Done so seldom, borrowing or a workaround may do.' : '';
+      return {
+        task: load.task.id,
+        minutesPerWeek: round(load.minutesPerWeek, 1),
+        score: Math.round(score),
+        why: `${score < 1 ? 'Nothing here may do it' : `The best here scores ${Math.round(score)}`}; ${way}.${rare}`,
+      };
+    });
+}
+
+function costPerYear(bench: Workbench, steps: readonly Candidate[]): number {
+  const { kitchen } = bench;
+  const knives = [
+    ...bench.owned.map((o) => ({ blade: o.blade, scores: o.scores, priceMinor: 0 })),
+    ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [{ blade: s.blade, scores: s.scores, priceMinor: s.priceMinor }] : [])),
+  ];
+  const minutes = knives.map(() => 0);
+  bench.loads.forEach((load, t) => {
+    let best = -1;
+    knives.forEach((knife, i) => {
+      if ((knife.scores[t] ?? 0) > (best < 0 ? 0 : (knives[best]?.scores[t] ?? 0))) best = i;
+    });
+    if (best >= 0) minutes[best] = (minutes[best] ?? 0) + load.minutesPerWeek;
+  });
+  const event = convertMinor(SHARPENING_COST[kitchen.habits.sharpening], CATALOGUE_CURRENCY, kitchen.currency);
+  return knives.reduce(
+    (sum, knife, i) => sum + costPerYearMinor(knife.blade, knife.priceMinor, minutes[i] ?? 0, kitchen, event),
+    0,
+  );
+}
+
+/** Owned knives that no task goes to once the plan is carried out, worn out or never used: to be retired. */
+function retirements(bench: Workbench, steps: readonly Candidate[], taken: number): PlanStep[] {
+  const best = bestScores(bench, steps);
+  return bench.owned.flatMap((knife, i) => {
+    const { condition, use } = knife.owned;
+    const idle = bench.loads.every((_, t) => (knife.scores[t] ?? 0) < (best[t] ?? 0) || (knife.scores[t] ?? 0) < 35);
+    const kept = steps.some((s) => s.owned === i);
+    if (kept || !idle || !(condition === 'worn-out' || use === 'never')) return [];
+    const { blade } = knife.blade;
+    return [
+      {
+        order: taken + 1 + i,
+        action: 'retire' as const,
+        need: 'want' as const,
+        type: knife.type.id,
+        model: null,
+        maker: null,
+        name: `Your ${lowerFirst(knife.type.name)}`,
+        lengthMm: blade.lengthMm,
+        heelHeightMm: round(blade.heelHeightMm, 1),
+        weightG: Math.round(blade.weightG),
+        hrc: blade.hrc,
+        steel: blade.steel,
+        bevel: blade.bevel,
+        handed: blade.handed,
+        price: 0,
+        month: 1,
+        coverageAfter: 0,
+        gain: 0,
+        stays: null,
+        because: ['No task in this kitchen goes to it: give it away, or keep it out of the drawer.'],
+        takesOver: [],
+        runnersUp: [],
+        owned: i,
+      },
+    ];
+  });
+}
+
+/** Plans a kitchen that has been laid out. */
+export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>): Plan {
+  const { kitchen, problem } = bench;
+  const { choice, value, unmet } = chooseKit(problem, options.effort ?? THOROUGH);
+  const chosen = candidatesOf(bench, choice);
+  const inOrder = ordered(bench, chosen);
+  const steps = inOrder.map(({ step }) => step);
+  const planned = inOrder.map(({ step, need }, i) => stepOf(bench, step, steps.slice(0, i), steps, need));
+  if (options.perturbed > 0) {
+    const stays = howSure(bench, steps, options.perturbed);
+    planned.forEach((step, i) => (step.stays = round(stays[i] ?? 0, 2)));
+  }
+  const lastNeed = planned.filter((s) => s.need === 'need').at(-1);
+  const now = new Chooser(problem).value(new Chooser(problem).empty());
+  const retired = retirements(bench, steps, planned.length).map((step, i) => ({
+    ...step,
+    order: planned.length + 1 + i,
+    coverageAfter: round(value, 3),
+  }));
+  const gap = Math.max(0, coverageBound(problem, choice) - value);
+  return {
+    format: 'scabbard.plan',
+    version: 1,
+    kitchen: kitchen.name,
+    currency: kitchen.currency,
+    coverage: {
+      now: round(wholePoint(now), 2),
+      needs: round(wholePoint(lastNeed ? lastNeed.coverageAfter : now), 2),
+      all: round(wholePoint(value), 2),
+    },
+    steps: [...planned, ...retired],
+    spent: fromMinor(steps.reduce((sum, s) => sum + s.priceMinor, 0), kitchen.currency),
+    costPerYear: fromMinor(Math.round(costPerYear(bench, steps)), kitchen.currency),
+    unserved: unserved(bench, steps),
+    lengthWanted: lengthWanted(bench),
+    warnings: warningsFor(bench, steps, unmet),
+    assumed: bench.assumed,
+    proof: { best: gap < 1e-9, gap: round(gap, 3) },
+  };
+}
+
+/** The candidates of a choice. */
+export function candidatesOf(bench: Workbench, choice: Choice): Candidate[] {
+  return [...choice].flatMap((index) => (index >= 0 ? (bench.problem.candidates[index] ?? []) : []));
+}
+
+/** Reads nothing, writes nothing: kitchen in, plan out. Throws FaultyInput when the file names something unknown. */
+export function planKitchen(
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+  options: PlanOptions,
+): Plan {
+  return planFrom(layOut(file, reference, models, options.school), options);
+}

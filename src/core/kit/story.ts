@@ -1,0 +1,102 @@
+import type { TaskLoad } from '../cutting/load';
+import { explain } from '../fit/score';
+import { LENGTH_RULE, type LengthBand } from '../fit/wantedLength';
+import type { Candidate } from './candidates';
+import type { Workbench } from './workbench';
+
+/** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
+export const STRUGGLE_BELOW = 55;
+export const DONE_WELL = 70;
+
+/** Tasks a step's knife does better than anything that was there before, most minutes first. */
+export function takenOver(
+  bench: Workbench,
+  step: Candidate,
+  before: Float64Array,
+): { load: TaskLoad; index: number; score: number; was: number }[] {
+  return bench.loads
+    .map((load, index) => ({ load, index, score: step.scores[index] ?? 0, was: before[index] ?? 0 }))
+    .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= 35)
+    .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek || a.index - b.index);
+}
+
+/** Mean of the cooks' wanted bands, with each one's reasons. */
+export function lengthWanted(bench: Workbench): LengthBand {
+  const bands = bench.cooks.map((cook) => ({ name: cook.cook.name, band: cook.length }));
+  const mean = (pick: (band: LengthBand) => number) =>
+    Math.round(bands.reduce((sum, { band }) => sum + pick(band), 0) / bands.length);
+  return {
+    fromMm: mean((b) => b.fromMm),
+    toMm: mean((b) => b.toMm),
+    why:
+      bands.length === 1
+        ? (bands[0]?.band.why ?? [])
+        : bands.map(({ name, band }) => `${name}: ${band.fromMm}–${band.toMm} mm. ${band.why.join(' ')}`),
+  };
+}
+
+const list = (words: string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+
+/** Joins task names into running text: "slice carrots, dice onions and mince herbs". */
+export function taskNames(loads: readonly TaskLoad[], most = 4): string {
+  const names = loads.slice(0, most).map(({ task }) => task.name.charAt(0).toLowerCase() + task.name.slice(1));
+  return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
+}
+
+/** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
+export function isGeneral(candidate: Candidate): boolean {
+  const role = candidate.type?.role;
+  return role === 'general' || role === 'vegetable';
+}
+
+/** Why a step is in the plan: sentences with their figures. */
+export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Array): string[] {
+  const over = takenOver(bench, step, before);
+  const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
+  const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
+  const sentences = over.length > 0 ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`] : [];
+  const lifted = over.filter(({ score, was }) => was < STRUGGLE_BELOW && score >= DONE_WELL).map(({ load }) => load);
+  if (lifted.length > 0) sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
+  const { blade } = step;
+  if (!blade) return sentences;
+  if (step.action === 'buy' && isGeneral(step)) {
+    const { fromMm, toMm } = lengthWanted(bench);
+    const { lengthMm } = blade.blade;
+    const off = lengthMm < fromMm ? fromMm - lengthMm : lengthMm > toMm ? lengthMm - toMm : 0;
+    sentences.push(
+      off === 0
+        ? `${lengthMm} mm lies in the length you want, ${fromMm}–${toMm} mm.`
+        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${off <= LENGTH_RULE.tolerance ? '' : '; its shape makes up for it'}.`,
+    );
+  }
+  const top = over[0];
+  const prepared = top && bench.tasks[top.index];
+  if (top && prepared) {
+    const parts = explain(blade, prepared, bench.cooks).parts.filter((p) => p.value >= 0.85 && TELLING.has(p.id));
+    const best = parts.sort((a, b) => b.weight - a.weight)[0];
+    if (best) sentences.push(`${top.load.task.name}: ${best.why.charAt(0).toLowerCase()}${best.why.slice(1)}`);
+  }
+  if (step.action === 'sharpen' || step.action === 'repair')
+    sentences.push('It is already yours: putting the edge right costs little and gives this back.');
+  if (step.action === 'buy') sentences.push(...steelWords(bench, step));
+  return sentences;
+}
+
+const TELLING = new Set(['reach', 'span', 'contact', 'motion', 'in-hand', 'tip', 'crust', 'flex', 'clearance']);
+
+function steelWords(bench: Workbench, step: Candidate): string[] {
+  const blade = step.blade;
+  if (!blade) return [];
+  const { steel } = blade;
+  const words = [`${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lower(steel.note)}`];
+  if (blade.reactivity > 0.3 && bench.kitchen.habits.upkeep !== 'wipes-during')
+    words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
+  if (!blade.serrated && blade.blade.edgeAngleDeg < steel.leastAngleDeg - 0.5 && step.type?.id !== 'child')
+    words.push(
+      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: open it to ${steel.leastAngleDeg}° before first use.`,
+    );
+  return words;
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,0 +1,133 @@
+import type { BladeModel } from '../blade/schema';
+import { taskLoads, type TaskLoad } from '../cutting/load';
+import { cookContexts, type CookContext } from '../fit/cook';
+import { prepareTask, type PreparedTask } from '../fit/score';
+import { completeKitchen, type Kitchen } from '../kitchen/kitchen';
+import type { KitchenFile } from '../formats/kitchenFile';
+import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
+import type { Reference } from '../reference';
+import {
+  buyable,
+  careSteps,
+  ownedKnives,
+  toolScores,
+  toolSteps,
+  withoutDominated,
+  type Candidate,
+  type OwnedKnife,
+} from './candidates';
+import type { Place, Problem } from './choose';
+import { demandOf } from './demand';
+import { schoolSlots, schoolTools, type SchoolId, type Slot } from './schools';
+import { usefulness } from './value';
+
+/** What one more knife costs to keep, store and sharpen, EUR minor units: house judgement, breaks ties only. */
+export const KEEP_COST = 3000;
+
+/** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
+export interface Workbench {
+  kitchen: Kitchen;
+  assumed: string[];
+  reference: Reference;
+  loads: TaskLoad[];
+  tasks: PreparedTask[];
+  cooks: CookContext[];
+  owned: OwnedKnife[];
+  /** All that may be bought, before the hopeless are dropped: runners-up come from here. */
+  buyable: Candidate[];
+  problem: Problem;
+  /** Required places in words, for saying which could not be filled. */
+  school: SchoolId;
+}
+
+/** Bones are chopped here though no task says so: a carcass a month. */
+const IMPLIED_BONES = { id: 'stock-bones-chop', timesPerWeek: 12 / 52, amount: 1, matters: 1 };
+
+function withImpliedTasks(kitchen: Kitchen, reference: Reference, assumed: string[]): Kitchen {
+  if (!kitchen.habits.bones) return kitchen;
+  const bony = taskLoads(kitchen, reference).some(({ task }) => task.motions[0] === 'cleave' && !task.instead);
+  if (bony || kitchen.avoids.includes('poultry')) return kitchen;
+  assumed.push('Bones are chopped: a carcass for stock each month.');
+  return { ...kitchen, tasks: [...kitchen.tasks, IMPLIED_BONES] };
+}
+
+function mustSlots(kitchen: Kitchen, models: readonly BladeModel[]): Slot[] {
+  const modelIds = new Set(models.map((m) => m.id));
+  return kitchen.limits.must
+    .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
+    .map((id) => ({
+      required: true,
+      accepts: (c) => c.action === 'buy' && (modelIds.has(id) ? c.id === id : c.type?.id === id),
+    }));
+}
+
+function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Place[] {
+  const known = new Map<string, number[]>();
+  return slots.map((slot) => {
+    const fits = candidates.flatMap((c, i) => (slot.accepts(c) ? [i] : []));
+    // equal lists share one array, so that equal places are tried once
+    const key = fits.join();
+    const shared = known.get(key) ?? fits;
+    known.set(key, shared);
+    return { fits: shared, required: slot.required };
+  });
+}
+
+/** Keeps what the limits ask for by name even where something else beats it. */
+function reduced(candidates: Candidate[], slots: readonly Slot[], school: SchoolId): Candidate[] {
+  if (school !== 'free') return candidates;
+  const kept = new Set(withoutDominated(candidates));
+  const named = slots.filter((slot) => slot.required);
+  return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
+}
+
+/** Lays a kitchen out for planning. Throws FaultyInput when the file names something unknown. */
+export function layOut(
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+  schoolId?: SchoolId,
+): Workbench {
+  const completed = completeKitchen(file, reference, models);
+  const { assumed } = completed;
+  const kitchen = withImpliedTasks(completed.kitchen, reference, assumed);
+  const school = schoolId ?? kitchen.limits.school;
+  const loads = taskLoads(kitchen, reference);
+  const cooks = cookContexts(kitchen, loads);
+  const tasks = loads.map(({ task }) => prepareTask(task));
+  const owned = ownedKnives(kitchen, models, reference, tasks, cooks);
+  const all = buyable(kitchen, models, reference, tasks, cooks);
+  const named = mustSlots(kitchen, models);
+  const open = schoolSlots(school, kitchen.limits.maxKnives);
+  const slots = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
+  const tools = toolSteps(kitchen, loads, reference).filter(
+    (c) => school === 'free' || schoolTools(school).includes(c.id),
+  );
+  const care = careSteps(kitchen, owned, tasks, cooks);
+  const knives = reduced(all, slots, school);
+  const candidates = [...knives, ...care, ...tools];
+  const extras: Slot[] = [...care, ...tools].map((extra) => ({ required: false, accepts: (c) => c === extra }));
+  return {
+    kitchen,
+    assumed,
+    reference,
+    loads,
+    tasks,
+    cooks,
+    owned,
+    buyable: all,
+    school,
+    problem: {
+      demand: demandOf(kitchen, loads),
+      owned,
+      given: kitchen.tools.flatMap((id) => {
+        const tool = reference.tools.get(id);
+        return tool ? [toolScores(tool, loads).map(usefulness)] : [];
+      }),
+      candidates,
+      places: placesFor([...slots, ...extras], candidates),
+      budgetMinor: kitchen.budgetMinor ?? Infinity,
+      keepMinor: convertMinor(KEEP_COST, CATALOGUE_CURRENCY, kitchen.currency),
+    },
+  };
+}

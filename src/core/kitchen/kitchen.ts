@@ -1,0 +1,237 @@
+import type { BladeModel } from '../blade/schema';
+import type { Avoidable } from '../cutting/task';
+import { FaultyInput, unknownId, type Fault } from '../formats/faults';
+import type { CookFile, KitchenFile, OwnedFile } from '../formats/kitchenFile';
+import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
+import type { Reference } from '../reference';
+
+type Filled<T> = { [K in keyof T]-?: Exclude<T[K], undefined> };
+export type BoardMotion = 'rock' | 'push' | 'pull' | 'chop';
+export type MotionShares = Record<BoardMotion, number>;
+export type Cook = Omit<Filled<CookFile>, 'motions'> & { motions: MotionShares };
+export type Habits = Filled<NonNullable<KitchenFile['habits']>>;
+export type Board = Filled<NonNullable<KitchenFile['board']>>;
+export type Owned = Pick<OwnedFile, 'type' | 'model' | 'lengthMm' | 'steel'> &
+  Required<Pick<OwnedFile, 'condition' | 'use'>>;
+export type Limits = Filled<NonNullable<KitchenFile['limits']>>;
+
+/** A kitchen with every gap filled: what the computation works on. */
+export interface Kitchen {
+  name: string;
+  currency: string;
+  cooks: Cook[];
+  cooksAtOnce: number;
+  board: Board;
+  habits: Habits;
+  avoids: Avoidable[];
+  mealsPerWeek: number;
+  portions: number;
+  cuisines: { id: string; share: number }[];
+  dishes: { id: string; timesPerWeek: number; portions: number }[];
+  tasks: { id: string; timesPerWeek: number; amount: number; matters: number }[];
+  owned: Owned[];
+  tools: string[];
+  /** What there is to spend, minor units of `currency`; null: no ceiling. */
+  budgetMinor: number | null;
+  perMonthMinor: number | null;
+  limits: Limits;
+}
+
+/** What is taken for granted until it is said. House choices for a middling home; each use is listed in `assumed`. */
+export const DEFAULTS = {
+  handLengthMm: 185,
+  /** Palm breadth ≈ 0.455 × hand length, the ratio of the handbook's examples. */
+  palmPerHand: 0.455,
+  board: { lengthMm: 400, widthMm: 300, material: 'wood' },
+  habits: {
+    upkeep: 'wipes-after',
+    sharpening: 'professional',
+    honing: 'none',
+    dishwasher: false,
+    roughUse: false,
+    bones: false,
+  },
+  mealsPerWeek: 7,
+  portions: 2,
+  cuisine: 'everyday-western',
+  budgetEur: 250,
+  /** A monthly amount without a total is counted over this many months. */
+  months: 24,
+  maxKnives: 6,
+} as const;
+
+const PER_WEEK = { day: 7, week: 1, month: 12 / 52, year: 1 / 52 } as const;
+
+/** Times a week for `times` per day, week, month or year. */
+export function timesPerWeek(times: number, per: keyof typeof PER_WEEK): number {
+  return times * PER_WEEK[per];
+}
+
+function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
+  const who = cook.name ?? (index === 0 ? 'main' : `cook ${index + 1}`);
+  const missing: string[] = [];
+  const take = <T>(value: T | undefined, fallback: T, words: string): T => {
+    if (value === undefined) missing.push(words);
+    return value === undefined ? fallback : value;
+  };
+  const handLengthMm =
+    cook.handLengthMm ??
+    (cook.palmBreadthMm ? Math.round(cook.palmBreadthMm / DEFAULTS.palmPerHand) : DEFAULTS.handLengthMm);
+  if (cook.handLengthMm === undefined) missing.push(`a hand ${handLengthMm} mm long`);
+  const palmBreadthMm = take(
+    cook.palmBreadthMm,
+    Math.round(handLengthMm * DEFAULTS.palmPerHand),
+    `a palm ${Math.round(handLengthMm * DEFAULTS.palmPerHand)} mm broad`,
+  );
+  const { rock = 0, push = 0, pull = 0, chop = 0 } = cook.motions ?? {};
+  const total = rock + push + pull + chop;
+  if (total === 0) missing.push('no settled cutting motion');
+  const filled: Cook = {
+    name: who,
+    handLengthMm,
+    palmBreadthMm,
+    handed: take(cook.handed, 'right', 'right-handed'),
+    strength: take(cook.strength, 'average', 'average strength'),
+    experience: take(cook.experience, 'home', 'a practised home cook'),
+    grip: take(cook.grip, 'unsure', 'grip unsure'),
+    motions:
+      total === 0
+        ? { rock: 0.25, push: 0.25, pull: 0.25, chop: 0.25 }
+        : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total },
+    wantsLengthMm: cook.wantsLengthMm ?? null,
+    wantsWeight: take(cook.wantsWeight, 'any', 'no taste in weight'),
+  };
+  if (missing.length > 0) assumed.push(`Cook ${who}: ${missing.join(', ')}.`);
+  return filled;
+}
+
+function checkIds(file: KitchenFile, reference: Reference, models: readonly BladeModel[]): void {
+  const faults: Fault[] = [];
+  const modelIds = new Set(models.map((m) => m.id));
+  const check = (path: string, id: string, known: { has(id: string): boolean; keys(): Iterable<string> }, what: string) => {
+    if (!known.has(id)) faults.push({ path, message: unknownId(id, known.keys(), what) });
+  };
+  file.cooking?.cuisines?.forEach((c, i) => check(`cooking.cuisines[${i}].id`, c.id, reference.cuisines, 'cuisine'));
+  file.cooking?.dishes?.forEach((d, i) => check(`cooking.dishes[${i}].id`, d.id, reference.dishes, 'dish'));
+  file.cooking?.tasks?.forEach((t, i) => check(`cooking.tasks[${i}].id`, t.id, reference.tasks, 'task'));
+  file.tools?.forEach((t, i) => check(`tools[${i}]`, t, reference.tools, 'tool'));
+  file.owned?.forEach((o, i) => {
+    if (o.type) check(`owned[${i}].type`, o.type, reference.types, 'blade type');
+    if (o.model) check(`owned[${i}].model`, o.model, modelIds, 'catalogue model');
+  });
+  const kinds = new Set([...reference.types.keys(), ...modelIds]);
+  for (const key of ['must', 'never'] as const)
+    file.limits?.[key]?.forEach((id, i) => check(`limits.${key}[${i}]`, id, kinds, 'blade type or model'));
+  file.limits?.must?.forEach((id, i) => {
+    if (file.limits?.never?.includes(id))
+      faults.push({ path: `limits.must[${i}]`, message: `${id} is also under limits.never; keep one of the two` });
+  });
+  if (faults.length > 0) throw new FaultyInput(faults);
+}
+
+/**
+ * Fills every gap of a kitchen file and says, sentence by sentence, what was assumed.
+ * Throws {@link FaultyInput} when an id names no cuisine, dish, task, tool, type or model.
+ */
+export function completeKitchen(
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+): { kitchen: Kitchen; assumed: string[] } {
+  checkIds(file, reference, models);
+  const assumed: string[] = [];
+  const currency = file.currency ?? CATALOGUE_CURRENCY;
+  if (file.currency === undefined) assumed.push(`Prices in ${CATALOGUE_CURRENCY}.`);
+  else if (currency !== CATALOGUE_CURRENCY) {
+    const rate = planningRate(CATALOGUE_CURRENCY, currency);
+    assumed.push(
+      rate === null
+        ? `Catalogue prices in ${CATALOGUE_CURRENCY} are taken one for one in ${currency}: there is no planning rate.`
+        : `Catalogue prices in ${CATALOGUE_CURRENCY} are turned into ${currency} at a planning rate of ${rate}.`,
+    );
+  }
+  const cooks = (file.cooks ?? [{}]).map((cook, i) => completeCook(cook, i, assumed));
+
+  const board = { ...DEFAULTS.board, ...file.board };
+  if (file.board?.lengthMm === undefined || file.board.widthMm === undefined || file.board.material === undefined)
+    assumed.push(`A ${board.material} board of ${board.lengthMm} × ${board.widthMm} mm.`);
+  const habits: Habits = { ...DEFAULTS.habits, ...file.habits };
+  const habitWords: Record<keyof Habits, string> = {
+    upkeep: 'knives wiped after use',
+    sharpening: 'sharpened by a professional',
+    honing: 'not honed',
+    dishwasher: 'no dishwasher',
+    roughUse: 'no rough or shared use',
+    bones: 'no bones chopped',
+  };
+  const unsaid = (Object.keys(habitWords) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
+  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => habitWords[key]).join(', ')}.`);
+
+  const cooking = file.cooking ?? {};
+  const mealsPerWeek = cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek;
+  const portions = cooking.portions ?? DEFAULTS.portions;
+  let cuisines = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ id, share }));
+  const saysNothing = cuisines.length === 0 && !cooking.dishes?.length && !cooking.tasks?.length;
+  if (saysNothing) {
+    cuisines = [{ id: DEFAULTS.cuisine, share: 1 }];
+    assumed.push('Everyday Western cooking.');
+  }
+  if (cuisines.length > 0 && cooking.mealsPerWeek === undefined) assumed.push(`${mealsPerWeek} cooked meals a week.`);
+  if (cooking.portions === undefined) assumed.push(`${portions} portions a meal.`);
+
+  const perMonthMinor = file.budget?.perMonth == null ? null : toMinor(file.budget.perMonth, currency);
+  let budgetMinor = file.budget?.total == null ? null : toMinor(file.budget.total, currency);
+  if (budgetMinor === null && perMonthMinor !== null) {
+    budgetMinor = perMonthMinor * DEFAULTS.months;
+    assumed.push(`The monthly amount counted over ${DEFAULTS.months} months.`);
+  } else if (file.budget?.total === undefined && perMonthMinor === null) {
+    budgetMinor = convertMinor(toMinor(DEFAULTS.budgetEur, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
+    assumed.push(`${showMoney(budgetMinor, currency)} to spend.`);
+  }
+  const limits: Limits = {
+    maxKnives: file.limits?.maxKnives ?? DEFAULTS.maxKnives,
+    school: file.limits?.school ?? 'free',
+    lengthSchool: file.limits?.lengthSchool ?? 'moderate',
+    must: file.limits?.must ?? [],
+    never: file.limits?.never ?? [],
+    steel: file.limits?.steel ?? null,
+    handle: file.limits?.handle ?? null,
+  };
+  if (file.limits?.maxKnives === undefined) assumed.push(`At most ${DEFAULTS.maxKnives} knives.`);
+
+  return {
+    assumed,
+    kitchen: {
+      name: file.name ?? 'Unnamed kitchen',
+      currency,
+      cooks,
+      cooksAtOnce: file.cooksAtOnce ?? 1,
+      board,
+      habits,
+      avoids: file.avoids ?? [],
+      mealsPerWeek,
+      portions,
+      cuisines,
+      dishes: (cooking.dishes ?? []).map((d) => ({
+        id: d.id,
+        timesPerWeek: timesPerWeek(d.times, d.per),
+        portions: d.portions ?? portions,
+      })),
+      tasks: (cooking.tasks ?? []).map((t) => ({
+        id: t.id,
+        timesPerWeek: timesPerWeek(t.times, t.per),
+        amount: t.amount ?? 1,
+        matters: t.matters ?? 1,
+      })),
+      owned: (file.owned ?? []).map(({ condition = 'serviceable', use = 'weekly', ...knife }) => ({
+        ...knife,
+        condition,
+        use,
+      })),
+      tools: file.tools ?? [],
+      budgetMinor,
+      perMonthMinor,
+      limits,
+    },
+  };
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { bladeTypeSchema, steelSchema, type BladeType, type Steel } from './blade/schema';
+import { cuisineSchema, dishSchema, toolSchema, type Cuisine, type Dish, type Tool } from './cutting/dish';
+import { taskSchema, type Task } from './cutting/task';
+
+/** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
+export interface Reference {
+  types: Map<string, BladeType>;
+  steels: Map<string, Steel>;
+  tasks: Map<string, Task>;
+  dishes: Map<string, Dish>;
+  cuisines: Map<string, Cuisine>;
+  tools: Map<string, Tool>;
+}
+
+const byId = <T extends { id: string }>(rows: T[]) => new Map(rows.map((row) => [row.id, row]));
+
+/** Parses raw reference rows. Throws a ZodError that names the row and field at fault. */
+export function readReference(raw: Record<keyof Reference, unknown>): Reference {
+  return {
+    types: byId(z.array(bladeTypeSchema).parse(raw.types)),
+    steels: byId<Steel>(z.array(steelSchema).parse(raw.steels)),
+    tasks: byId(z.array(taskSchema).parse(raw.tasks)),
+    dishes: byId(z.array(dishSchema).parse(raw.dishes)),
+    cuisines: byId(z.array(cuisineSchema).parse(raw.cuisines)),
+    tools: byId(z.array(toolSchema).parse(raw.tools)),
+  };
+}
