@@ -21,7 +21,7 @@ export const FIT = {
     longFoodShare: c(0.25, 'share', 'what each millimetre beyond still asks for', 'house judgement'),
     drawDepth: c(4.5, 'mm per mm', 'a soft clean slice is drawn, not pressed: edge travel for each mm of depth', 'trade practice'),
     follow: c(20, 'mm', 'a draw starts and ends a little outside the food', 'geometry'),
-    followShare: c(0.2, 'of width', 'wider food needs a longer follow-through', 'geometry'),
+    followShare: c(0.32, 'of width', 'wider food needs a longer follow-through', 'geometry'),
     perStroke: c(0.8, 'exponent', 'how fast a second and third stroke spoil a face', 'house judgement'),
   },
   span: {
@@ -57,6 +57,7 @@ export const FIT = {
     weightScale: c(140, 'g', 'beyond it the wrist does the holding', 'house judgement'),
     sheet: c(95, 'mm', 'edge beyond the width of a sheet that is rolled against it', 'geometry'),
     sheetHeight: c(52, 'mm', 'side that guides a sheet', 'geometry'),
+    sheetGuide: c(40, 'mm', 'a lower side does not guide a sheet', 'geometry'),
     sheetWeight: c(250, 'g', 'a sheet knife is held still and may weigh', 'house judgement'),
     serrated: c(0.7, 'factor', 'a serrated edge catches instead of gliding under skin', 'trade practice'),
   },
@@ -96,7 +97,7 @@ export const FIT = {
     tearSawn: c(0.4, 'share', 'sawn gently, soft crumb and skin tear much less', 'trade practice'),
     single: c(1.05, 'factor', 'a single bevel lets the slice fall away untouched', 'trade practice'),
     low: c(38, 'mm', 'slicers are no taller than this', 'trade practice'),
-    tallDrag: c(0.012, 'per mm', 'a taller side drags on a clean slice', 'house judgement'),
+    tallDrag: c(0.016, 'per mm', 'a taller side drags on a clean slice', 'house judgement'),
   },
   crust: {
     plain: c(0.22, 'score', 'a plain edge must be pressed, and the crumb is crushed', 'trade practice'),
@@ -113,7 +114,7 @@ export const FIT = {
     helped: c(0.6, 'factor', 'dimples, hammering and rough sides cling less', 'trade practice'),
   },
   flex: {
-    stiffWhereWanted: c(0.6, 'score', 'a stiff blade still skins a fish, wasting some', 'trade practice'),
+    stiffWhereWanted: c(0.74, 'score', 'a stiff blade still skins a fish, wasting some', 'trade practice'),
     limpWhereUnwanted: c(0.55, 'score', 'a limp blade skids off a joint', 'trade practice'),
   },
   edgeSafety: {

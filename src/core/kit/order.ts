@@ -4,16 +4,18 @@ export const EXACT_ORDER_LIMIT = 12;
 /**
  * The order that makes the early kit as good as it can be: least coverage missing while each step is being paid for
  * (area over coverage against money), by dynamic programming over subsets. `valueOf` gives the coverage of some of the steps;
- * one of `first`, when it is not empty, must come first. Returns indices.
+ * one of `first`, when it is not empty, must come first. `waitMinor` (above 0) is
+ * what each step costs in waiting beside its price, so that cheap trifles do not push aside what is missed most. Returns indices.
  */
 export function bestOrder(
   prices: readonly number[],
   valueOf: (steps: readonly number[]) => number,
   first: readonly number[],
+  waitMinor: number,
 ): number[] {
   const n = prices.length;
   if (n === 0) return [];
-  if (n > EXACT_ORDER_LIMIT) return greedyOrder(prices, valueOf, first);
+  if (n > EXACT_ORDER_LIMIT) return greedyOrder(prices, valueOf, first, waitMinor);
   const full = (1 << n) - 1;
   const values = new Float64Array(full + 1);
   for (let mask = 0; mask <= full; mask++) values[mask] = valueOf(members(mask, n));
@@ -25,8 +27,7 @@ export function bestOrder(
     for (let i = 0; i < n; i++) {
       if (mask & (1 << i) || (mask === 0 && first.length > 0 && !first.includes(i))) continue;
       const next = mask | (1 << i);
-      // a coin per step keeps free steps in a sensible order too
-      const reached = (cost[mask] ?? Infinity) + ((prices[i] ?? 0) + 100) * missing;
+      const reached = (cost[mask] ?? Infinity) + ((prices[i] ?? 0) + waitMinor) * missing;
       if (reached < (cost[next] ?? Infinity) - 1e-12) {
         cost[next] = reached;
         came[next] = i;
@@ -49,12 +50,13 @@ function greedyOrder(
   prices: readonly number[],
   valueOf: (steps: readonly number[]) => number,
   first: readonly number[],
+  waitMinor: number,
 ): number[] {
   const order: number[] = [];
   while (order.length < prices.length) {
     const now = valueOf(order);
     const left = prices.flatMap((price, i) =>
-      order.includes(i) || (order.length === 0 && first.length > 0 && !first.includes(i)) ? [] : [{ i, worth: (valueOf([...order, i]) - now) / (price + 100) }],
+      order.includes(i) || (order.length === 0 && first.length > 0 && !first.includes(i)) ? [] : [{ i, worth: (valueOf([...order, i]) - now) / (price + waitMinor) }],
     );
     order.push(left.reduce((best, each) => (each.worth > best.worth ? each : best)).i);
   }

@@ -52,7 +52,7 @@ function ordered(bench: Workbench, chosen: readonly Candidate[]): { step: Candid
     strongest >= GENERAL_FIRST_WITHIN * leader
       ? generals.filter((i) => (gains[i] ?? 0) >= (chosen[i]?.owned == null ? 1 : YOURS_FIRST) * strongest)
       : [];
-  const order = pick(bestOrder(chosen.map((s) => s.priceMinor), (steps) => valueOf(pick(steps)), first));
+  const order = pick(bestOrder(chosen.map((s) => s.priceMinor), (steps) => valueOf(pick(steps)), first, Math.max(1, bench.problem.keepMinor)));
   const judged = order.map((step, i) => ({ step, need: isNeed(bench, order.slice(0, i), step, order.slice(i + 1)) }));
   return [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
 }

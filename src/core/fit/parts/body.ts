@@ -54,13 +54,18 @@ export const flex: Part = {
   id: 'flex',
   name: 'Flex',
   about: 'Bend is wanted along skin and flat frames, unwanted round joints.',
-  level: (task) => (task.flexible || task.stiff ? 1 : task.load >= FIT.face.alongBone.value ? (task.long ? 0.5 : 0.25) : 0),
+  level: (task, mode) => {
+    if (task.flexible || task.stiff) return 1;
+    if (task.load >= FIT.face.alongBone.value) return task.long ? 0.5 : 0.25;
+    // a long clean draw wants a blade that stays in its plane
+    return mode.id === 'slice' && task.long && task.clean === 3 ? 0.35 : 0;
+  },
   value: (b, task) =>
     task.flexible
       ? fl.stiffWhereWanted.value + (1 - fl.stiffWhereWanted.value) * ramp(b.blade.flex, 0, 0.55)
       : 1 - (1 - fl.limpWhereUnwanted.value) * ramp(b.blade.flex, 0.05, 0.7),
   why: (b, task) => {
     const bends = b.blade.flex >= 0.4 ? 'bends freely' : b.blade.flex >= 0.12 ? 'bends a little' : 'is stiff';
-    return `The blade ${bends}; ${task.flexible ? 'it should follow skin and bone' : 'it should stand firm against bone'}.`;
+    return `The blade ${bends}; ${task.flexible ? 'it should follow skin and bone' : 'it should stay in its plane'}.`;
   },
 };

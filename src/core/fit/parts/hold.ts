@@ -2,6 +2,7 @@ import { FIT } from '../constants';
 import { fallOff, ramp } from '../curves';
 import { isSheet } from '../modes';
 import { byValue, mm, type Part } from '../part';
+import type { BladeTraits } from '../traits';
 
 const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta } = FIT;
 
@@ -23,6 +24,12 @@ export const clearance: Part = {
   },
 };
 
+/** A sheet is guided by a flat edge and a stiff side of some height. */
+function sheetGuide(b: BladeTraits): number {
+  const flat = 0.4 + 0.6 * ramp(b.contactShare, 0.4, 0.85);
+  return flat * fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, 16) * (1 - 0.6 * b.blade.flex);
+}
+
 export const inHand: Part = {
   id: 'in-hand',
   name: 'In the hand',
@@ -38,7 +45,8 @@ export const inHand: Part = {
       fallOff(b.blade.lengthMm - length, ih.lengthScale.value) *
       fallOff(b.blade.heelHeightMm - height, ih.heightScale.value) *
       fallOff(b.blade.weightG - weight, ih.weightScale.value) *
-      (b.serrated ? ih.serrated.value : 1)
+      (b.serrated ? ih.serrated.value : 1) *
+      (sheet ? sheetGuide(b) : 1)
     );
   },
   why: (b, _task, _cook, _mode, value) =>
