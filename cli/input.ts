@@ -7,7 +7,12 @@ export function readInput(path: string): string {
     return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch (error) {
     const code = error instanceof Error && 'code' in error ? String(error.code) : '';
-    const why = code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'is a folder, not a file' : `cannot be read (${code})`;
+    const why =
+      code === 'ENOENT'
+        ? 'there is no such file'
+        : code === 'EISDIR'
+          ? 'is a folder, not a file'
+          : `cannot be read (${code})`;
     throw new FaultyInput([{ path, message: why }]);
   }
 }
@@ -44,13 +49,19 @@ export function readArguments<const T extends readonly string[]>(
     }
     const name = word.slice(2);
     if (!isName(name))
-      throw new FaultyInput([{ path: word, message: `is not an option; there are ${names.map((n) => `--${n}`).join(', ')}` }]);
+      throw new FaultyInput([
+        { path: word, message: `is not an option; there are ${names.map((n) => `--${n}`).join(', ')}` },
+      ]);
     const value = argv[++i];
     if (value === undefined) throw new FaultyInput([{ path: word, message: 'needs a value after it' }]);
     options[name] = value;
   }
   const [file, ...more] = files;
-  if (file === undefined) throw new FaultyInput([{ path: 'KITCHEN.json', message: 'is missing; name a kitchen file, or - for standard input' }]);
-  if (more.length > 0) throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single kitchen file' }]);
+  if (file === undefined)
+    throw new FaultyInput([
+      { path: 'KITCHEN.json', message: 'is missing; name a kitchen file, or - for standard input' },
+    ]);
+  if (more.length > 0)
+    throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single kitchen file' }]);
   return { file, options };
 }

@@ -2,7 +2,8 @@ import { reference } from '../data/reference';
 import { shippedModels } from '../data/models';
 import { readCatalogue } from '../src/core/formats/catalogueFile';
 import { FaultyInput, shown } from '../src/core/formats/faults';
-import { readKitchenText, SCHOOL_IDS } from '../src/core/formats/kitchenFile';
+import { readKitchenText } from '../src/core/formats/kitchenFile';
+import { SCHOOL_IDS } from '../src/core/formats/kitchenWords';
 import { planKitchen } from '../src/core/kit/plan';
 import { readArguments, readInput, run } from './input';
 

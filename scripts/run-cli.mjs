@@ -23,7 +23,14 @@ if (!existsSync(kept) || statSync(kept).mtimeMs < changed) {
   const { build } = await import('esbuild');
   mkdirSync(dirname(kept), { recursive: true });
   const fresh = `${kept}.${process.pid}`;
-  await build({ entryPoints: [entry], bundle: true, platform: 'node', format: 'esm', outfile: fresh, logLevel: 'error' });
+  await build({
+    entryPoints: [entry],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: fresh,
+    logLevel: 'error',
+  });
   renameSync(fresh, kept);
 }
 process.argv.splice(1, 2, entry);

@@ -1,17 +1,7 @@
 import { z } from 'zod';
 
 /** Closed word lists of the blade description; every other module takes its types from here. */
-export const TIPS = [
-  'point',
-  'dropped',
-  'clipped',
-  'square',
-  'sickle',
-  'round',
-  'upswept',
-  'hooked',
-  'blunt',
-] as const;
+export const TIPS = ['point', 'dropped', 'clipped', 'square', 'sickle', 'round', 'upswept', 'hooked', 'blunt'] as const;
 export const STEEL_IDS = [
   'soft-stainless',
   'mid-stainless',
@@ -24,15 +14,7 @@ export const STEEL_IDS = [
   'clad-carbon',
   'ceramic',
 ] as const;
-export const HANDLE_STYLES = [
-  'western',
-  'octagon',
-  'oval',
-  'd-shape',
-  'moulded',
-  'metal',
-  'folding',
-] as const;
+export const HANDLE_STYLES = ['western', 'octagon', 'oval', 'd-shape', 'moulded', 'metal', 'folding'] as const;
 export const BEVELS = ['double', 'uneven', 'single'] as const;
 export const HANDED = ['right', 'left', 'either'] as const;
 export const SERRATIONS = ['none', 'pointed', 'scalloped'] as const;
@@ -98,7 +80,10 @@ export type Steel = z.infer<typeof steelSchema>;
  */
 export const bladeModelSchema = z
   .strictObject({
-    id: z.string().regex(/^[a-z0-9][a-z0-9-]*$/, 'use lower-case letters, digits and dashes').max(80),
+    id: z
+      .string()
+      .regex(/^[a-z0-9][a-z0-9-]*$/, 'use lower-case letters, digits and dashes')
+      .max(80),
     maker: z.string().min(1).max(80),
     name: z.string().min(1).max(120),
     type: z.string().min(1).max(40),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FOODS_AVOIDED } from './task';
+import { FOODS_AVOIDED } from './words';
 
 /** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */
 export const dishSchema = z.strictObject({

@@ -1,9 +1,5 @@
 import { z } from 'zod';
-
-export const MOTIONS = ['rock', 'push', 'pull', 'chop', 'saw', 'in-hand', 'tip', 'cleave', 'pry'] as const;
-export type Motion = (typeof MOTIONS)[number];
-export const FOODS_AVOIDED = ['meat', 'poultry', 'fish', 'shellfish', 'bread', 'gluten', 'dairy'] as const;
-export type Avoidable = (typeof FOODS_AVOIDED)[number];
+import { FOODS_AVOIDED, MOTIONS, type Avoidable } from './words';
 
 const level = z.number().int().min(0).max(3);
 

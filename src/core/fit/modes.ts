@@ -1,4 +1,5 @@
-import type { Motion, Task } from '../cutting/task';
+import type { Task } from '../cutting/task';
+import type { Motion } from '../cutting/words';
 import type { BoardMotion } from '../kitchen/kitchen';
 import { FIT } from './constants';
 

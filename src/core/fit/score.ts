@@ -1,6 +1,5 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
-import { scoreWord } from './cook';
 import { FIT, PART_WEIGHTS, type PartId } from './constants';
 import { MODE_WORDS, taskModes, type Mode, type ModeId } from './modes';
 import type { Part } from './part';
@@ -12,6 +11,7 @@ import { board, comfort, reach, span } from './parts/length';
 import { contact, motion } from './parts/motion';
 import type { BladeTraits } from './traits';
 import { vetoOf } from './vetoes';
+import { scoreWord } from './words';
 
 /** Every part of the score, in the order they are shown. */
 export const PARTS: readonly Part[] = [

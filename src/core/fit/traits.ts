@@ -65,12 +65,23 @@ function faceQuality(blade: BladeModel): number {
   const tears =
     blade.serration === 'none'
       ? 1
-      : (f.tearFine.value + (f.tearCoarse.value - f.tearFine.value) * pitch) * (blade.serration === 'pointed' ? 0.96 : 1);
+      : (f.tearFine.value + (f.tearCoarse.value - f.tearFine.value) * pitch) *
+        (blade.serration === 'pointed' ? 0.96 : 1);
   return Math.max(0.2, thin) * Math.max(0.4, acute) * tears;
 }
 
-/** Derives the traits of a blade. Throws when its steel family is not in the reference. */
+const known = new WeakMap<BladeModel, BladeTraits>();
+
+/** Traits of a blade, worked out once per model object. Throws when its steel family is not in the reference. */
 export function bladeTraits(blade: BladeModel, reference: Pick<Reference, 'steels'>): BladeTraits {
+  const before = known.get(blade);
+  if (before) return before;
+  const traits = derive(blade, reference);
+  known.set(blade, traits);
+  return traits;
+}
+
+function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>): BladeTraits {
   const steel = reference.steels.get(blade.steel);
   if (!steel) throw new Error(`${blade.id}: no steel family ${blade.steel}`);
   const contactShare = bestContact(blade).share;

@@ -35,7 +35,8 @@ function unsafeForChild(b: BladeTraits): string | null {
 function wrongHand(b: BladeTraits, cook: CookContext): string | null {
   const { handed } = cook.cook;
   const other = (side: string) => side !== 'either' && side !== handed;
-  if (b.blade.bevel === 'single' && other(b.blade.handed)) return `A single bevel ground for the ${b.blade.handed} hand.`;
+  if (b.blade.bevel === 'single' && other(b.blade.handed))
+    return `A single bevel ground for the ${b.blade.handed} hand.`;
   if (other(b.blade.handleHanded)) return `A handle shaped for the ${b.blade.handleHanded} hand.`;
   return null;
 }

@@ -52,7 +52,10 @@ function csvRows(source: string): { path: string; row: unknown }[] {
     header: true,
     skipEmptyLines: 'greedy',
   });
-  const broken = parsed.errors.map((e) => ({ path: `row ${(e.row ?? 0) + 2}`, message: `${e.message}; check commas and quotes` }));
+  const broken = parsed.errors.map((e) => ({
+    path: `row ${(e.row ?? 0) + 2}`,
+    message: `${e.message}; check commas and quotes`,
+  }));
   if (broken.length > 0) throw new FaultyInput(broken);
   if (parsed.data.length > MAX_MODELS)
     throw new FaultyInput([{ path: 'catalogue', message: `has too many models; at most ${MAX_MODELS} fit` }]);

@@ -1,38 +1,28 @@
 import { z } from 'zod';
 import { STEEL_IDS } from '../blade/schema';
-import { FOODS_AVOIDED } from '../cutting/task';
+import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, parseJson, shown } from './faults';
+import {
+  BOARD_MATERIALS,
+  CONDITIONS,
+  EXPERIENCES,
+  GRIPS,
+  HANDLE_TASTES,
+  HANDS,
+  HONINGS,
+  LENGTH_SCHOOLS,
+  PERIODS,
+  SCHOOL_IDS,
+  SHARPENINGS,
+  STRENGTHS,
+  UPKEEPS,
+  USES,
+  WEIGHT_TASTES,
+} from './kitchenWords';
 
 /** Largest kitchen file accepted, bytes. */
 export const MAX_FILE_BYTES = 2 * 1024 * 1024;
-
-export const HANDS = ['right', 'left'] as const;
-export const STRENGTHS = ['light', 'average', 'strong'] as const;
-export const EXPERIENCES = ['new', 'home', 'keen', 'trained'] as const;
-export const GRIPS = ['pinch', 'handle', 'fingertip', 'unsure'] as const;
-export const WEIGHT_TASTES = ['light', 'neutral', 'heavy', 'any'] as const;
-export const BOARD_MATERIALS = ['wood', 'rubber', 'plastic', 'bamboo', 'glass', 'stone'] as const;
-export const UPKEEPS = ['leaves-wet', 'wipes-after', 'wipes-during'] as const;
-export const SHARPENINGS = ['none', 'pull-through', 'professional', 'stones'] as const;
-export const HONINGS = ['none', 'steel', 'ceramic', 'strop'] as const;
-export const CONDITIONS = ['keen', 'serviceable', 'dull', 'chipped', 'worn-out'] as const;
-export const USES = ['daily', 'weekly', 'rarely', 'never'] as const;
-export const PERIODS = ['day', 'week', 'month', 'year'] as const;
-export const LENGTH_SCHOOLS = ['moderate', 'long', 'nimble'] as const;
-export const HANDLE_TASTES = ['western', 'japanese', 'moulded', 'metal'] as const;
-export const SCHOOL_IDS = [
-  'free',
-  'two-and-peeler',
-  'classic-three',
-  'three-lengths',
-  'grow-by-gaps',
-  'tall-blade',
-  'fish-counter',
-  'one-mid-blade',
-  'line-cook',
-  'boxed-set',
-] as const;
 
 const number = (low: number, high: number, whole = false) =>
   z.number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` }).check((ctx) => {
@@ -40,20 +30,26 @@ const number = (low: number, high: number, whole = false) =>
     if (value < low || value > high)
       ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
     else if (whole && !Number.isInteger(value))
-      ctx.issues.push({ code: 'custom', input: value, message: `${value} is not a whole number between ${low} and ${high}` });
+      ctx.issues.push({
+        code: 'custom',
+        input: value,
+        message: `${value} is not a whole number between ${low} and ${high}`,
+      });
   });
 const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: (issue) => `${shown(issue.input)} is not one of ${values.join(', ')}` });
 const text = (max: number) =>
-  z
-    .string({ error: (issue) => `${shown(issue.input)} is not text` })
-    .check((ctx) => {
-      const value = ctx.value;
-      if (value.trim().length === 0)
-        ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
-      else if (value.length > max)
-        ctx.issues.push({ code: 'custom', input: value, message: `is ${value.length} characters long; at most ${max} fit` });
-    });
+  z.string({ error: (issue) => `${shown(issue.input)} is not text` }).check((ctx) => {
+    const value = ctx.value;
+    if (value.trim().length === 0)
+      ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
+    else if (value.length > max)
+      ctx.issues.push({
+        code: 'custom',
+        input: value,
+        message: `is ${value.length} characters long; at most ${max} fit`,
+      });
+  });
 const truth = z.boolean({ error: (issue) => `${shown(issue.input)} is not true or false` });
 const object = <T extends z.ZodRawShape>(shape: T) =>
   z.strictObject(shape, {
@@ -61,8 +57,13 @@ const object = <T extends z.ZodRawShape>(shape: T) =>
   });
 const list = <T extends z.ZodType>(item: T, max: number) =>
   z
-    .array(item, { error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not a list` : undefined) })
-    .max(max, { error: (issue) => `has ${Array.isArray(issue.input) ? issue.input.length : 'too many'} entries; at most ${max} fit` });
+    .array(item, {
+      error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not a list` : undefined),
+    })
+    .max(max, {
+      error: (issue) =>
+        `has ${Array.isArray(issue.input) ? issue.input.length : 'too many'} entries; at most ${max} fit`,
+    });
 const id = text(80);
 const money = number(0, 1_000_000_000);
 const share = number(0, 100);
@@ -111,9 +112,7 @@ export const kitchenFileSchema = object({
     .string({ error: (issue) => `${shown(issue.input)} is not a currency code such as EUR` })
     .refine(isCurrency, { error: (issue) => `${shown(issue.input)} is not an ISO 4217 currency code such as EUR` })
     .optional(),
-  cooks: list(cookSchema, 12)
-    .min(1, 'is empty; describe at least one cook or leave it out')
-    .optional(),
+  cooks: list(cookSchema, 12).min(1, 'is empty; describe at least one cook or leave it out').optional(),
   cooksAtOnce: number(1, 12, true).optional(),
   board: object({
     lengthMm: number(150, 1500).optional(),

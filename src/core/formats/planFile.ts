@@ -22,7 +22,7 @@ export interface PlanStep {
   month: number;
   coverageAfter: number;
   gain: number;
-  /** Share of perturbed plans in which a step of this kind stayed; null until it has been asked. */
+  /** Share of perturbed plans in which a step of this kind (action and role of the knife) stayed; null until it has been asked. */
   stays: number | null;
   because: string[];
   takesOver: { task: string; minutesPerWeek: number; score: number }[];

@@ -35,7 +35,13 @@ export interface OwnedKnife {
 }
 
 /** What a knife costs to put right, EUR minor units per event: trade practice, estimates. */
-export const SHARPENING_COST = { professional: 800, stones: 300, 'pull-through': 200, none: 800, repair: 1800 } as const;
+export const SHARPENING_COST = {
+  professional: 800,
+  stones: 300,
+  'pull-through': 200,
+  none: 800,
+  repair: 1800,
+} as const;
 
 const toRows = (scores: Float64Array) => scores.map(usefulness);
 
@@ -59,9 +65,34 @@ export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
 }
 
+/**
+ * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
+ * (handbook 1.5), a slicer by what is sliced long. General, vegetable, small and serrated knives always are.
+ */
+function hasWorkFor(role: BladeType['role'], loads: readonly TaskLoad[]): boolean {
+  const does = (test: (task: TaskLoad['task']) => boolean) => loads.some(({ task }) => test(task));
+  switch (role) {
+    case 'fish':
+      return does((t) => t.group === 'Fish and shellfish');
+    case 'butchery':
+      return does(
+        (t) => t.group === 'Raw meat and poultry' || t.motions[0] === 'cleave' || t.group === 'Fish and shellfish',
+      );
+    case 'slicer':
+      return does((t) => t.group === 'Cooked meat' || t.group === 'Fish and shellfish' || (t.long && t.clean === 3));
+    case 'table':
+      return does((t) => t.atTable === true);
+    case 'other':
+      return does((t) => t.withChild === true || t.motions[0] === 'pry');
+    default:
+      return true;
+  }
+}
+
 /** Knives that can be bought, in order of id. Table knives are bought one a seat. */
 export function buyable(
   kitchen: Kitchen,
+  loads: readonly TaskLoad[],
   models: readonly BladeModel[],
   reference: Reference,
   tasks: readonly PreparedTask[],
@@ -72,7 +103,8 @@ export function buyable(
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((model) => {
       const type = reference.types.get(model.type);
-      if (!type) return [];
+      const asked = kitchen.limits.must.includes(model.type) || kitchen.limits.must.includes(model.id);
+      if (!type || !(asked || hasWorkFor(type.role, loads))) return [];
       const blade = bladeTraits(model, reference);
       const scores = scoresOf(blade, tasks, cooks);
       const each = convertMinor(model.priceMinor, model.currency, kitchen.currency);

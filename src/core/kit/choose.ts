@@ -154,7 +154,7 @@ export class Chooser {
   /** Exchanges one place at a time while coverage rises. */
   exchange(choice: Choice): Choice {
     const { candidates, budgetMinor } = this.problem;
-    for (let moved = true; moved; ) {
+    for (let moved = true; moved;) {
       moved = false;
       for (let p = 0; p < choice.length; p++) {
         const place = this.fallback[p];
@@ -183,7 +183,7 @@ export class Chooser {
   exchangePairs(choice: Choice): Choice {
     let best = choice;
     let value = this.value(best);
-    for (let moved = true; moved; ) {
+    for (let moved = true; moved;) {
       moved = false;
       for (let a = 0; a < best.length && !moved; a++)
         for (let b = a + 1; b < best.length && !moved; b++) {
@@ -268,7 +268,10 @@ export class Chooser {
   starts(count: number): Choice[] {
     const kit = this.load(this.empty());
     const leaders = this.problem.candidates
-      .map((c, index) => ({ index, gain: c.action === 'buy' && c.priceMinor <= this.problem.budgetMinor ? kit.gain(c.rows) : 0 }))
+      .map((c, index) => ({
+        index,
+        gain: c.action === 'buy' && c.priceMinor <= this.problem.budgetMinor ? kit.gain(c.rows) : 0,
+      }))
       .filter(({ gain }) => gain > 0)
       .sort((a, b) => b.gain - a.gain || a.index - b.index)
       .slice(0, count);
@@ -309,9 +312,7 @@ export function chooseKit(problem: Problem, effort: Effort): Chosen {
   const unmet = chooser.freeUnaffordable();
   let found = chooser
     .starts(effort.starts)
-    .flatMap((start) =>
-      [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))),
-    )
+    .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
     .map((choice) => ({ choice, value: chooser.value(choice) }))
     .sort((a, b) => b.value - a.value);
   found = found.map((kit, i) => {

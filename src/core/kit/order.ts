@@ -35,7 +35,7 @@ export function bestOrder(
     }
   }
   const order: number[] = [];
-  for (let mask = full; mask > 0; ) {
+  for (let mask = full; mask > 0;) {
     const i = came[mask] ?? -1;
     if (i < 0) break;
     order.unshift(i);
@@ -56,7 +56,9 @@ function greedyOrder(
   while (order.length < prices.length) {
     const now = valueOf(order);
     const left = prices.flatMap((price, i) =>
-      order.includes(i) || (order.length === 0 && first.length > 0 && !first.includes(i)) ? [] : [{ i, worth: (valueOf([...order, i]) - now) / (price + waitMinor) }],
+      order.includes(i) || (order.length === 0 && first.length > 0 && !first.includes(i))
+        ? []
+        : [{ i, worth: (valueOf([...order, i]) - now) / (price + waitMinor) }],
     );
     order.push(left.reduce((best, each) => (each.worth > best.worth ? each : best)).i);
   }

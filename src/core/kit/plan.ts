@@ -1,5 +1,6 @@
 import type { BladeModel } from '../blade/schema';
-import { SCHOOL_IDS, type KitchenFile } from '../formats/kitchenFile';
+import { type KitchenFile } from '../formats/kitchenFile';
+import { SCHOOL_IDS } from '../formats/kitchenWords';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
 import { costPerYearMinor } from '../money/costPerYear';
@@ -7,7 +8,7 @@ import type { Reference } from '../reference';
 import { SHARPENING_COST, type Candidate } from './candidates';
 import { Chooser, chooseKit, coverageBound, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
 import { bestOrder } from './order';
-import { howSure } from './sure';
+import { Doubt } from './sure';
 import { DONE_WELL, isGeneral, lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
 import { warningsFor } from './warnings';
 import { layOut, type Workbench } from './workbench';
@@ -32,9 +33,7 @@ function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array
   const rows = [
     ...bench.owned.filter((_, i) => !replaced.has(i)).map((o) => o.scores),
     ...steps.map((s) => s.scores),
-    ...bench.kitchen.tools.map((id) =>
-      Float64Array.from(bench.loads, ({ task }) => 100 * (task.tools[id] ?? 0)),
-    ),
+    ...bench.kitchen.tools.map((id) => Float64Array.from(bench.loads, ({ task }) => 100 * (task.tools[id] ?? 0))),
   ];
   return Float64Array.from(bench.loads, (_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0));
 }
@@ -52,7 +51,14 @@ function ordered(bench: Workbench, chosen: readonly Candidate[]): { step: Candid
     strongest >= GENERAL_FIRST_WITHIN * leader
       ? generals.filter((i) => (gains[i] ?? 0) >= (chosen[i]?.owned == null ? 1 : YOURS_FIRST) * strongest)
       : [];
-  const order = pick(bestOrder(chosen.map((s) => s.priceMinor), (steps) => valueOf(pick(steps)), first, Math.max(1, bench.problem.keepMinor)));
+  const order = pick(
+    bestOrder(
+      chosen.map((s) => s.priceMinor),
+      (steps) => valueOf(pick(steps)),
+      first,
+      Math.max(1, bench.problem.keepMinor),
+    ),
+  );
   const judged = order.map((step, i) => ({ step, need: isNeed(bench, order.slice(0, i), step, order.slice(i + 1)) }));
   return [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
 }
@@ -69,12 +75,7 @@ function coverageOf(bench: Workbench): (steps: readonly Candidate[]) => number {
   };
 }
 
-function isNeed(
-  bench: Workbench,
-  before: readonly Candidate[],
-  step: Candidate,
-  later: readonly Candidate[],
-): boolean {
+function isNeed(bench: Workbench, before: readonly Candidate[], step: Candidate, later: readonly Candidate[]): boolean {
   const valueOf = coverageOf(bench);
   if (valueOf([...before, step]) - valueOf(before) >= NEED_GAIN) return true;
   const others = bestScores(bench, [...before, ...later]);
@@ -130,7 +131,8 @@ function stepOf(
     type: step.type?.id ?? step.tool?.id ?? null,
     model: step.action === 'buy' ? (blade?.id ?? null) : null,
     maker: step.action === 'buy' ? (blade?.maker ?? null) : null,
-    name: step.tool?.name ?? (step.action === 'buy' ? (blade?.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
+    name:
+      step.tool?.name ?? (step.action === 'buy' ? (blade?.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
     lengthMm: blade?.lengthMm ?? null,
     heelHeightMm: blade ? round(blade.heelHeightMm, 1) : null,
     weightG: blade ? Math.round(blade.weightG) : null,
@@ -187,7 +189,9 @@ function costPerYear(bench: Workbench, steps: readonly Candidate[]): number {
   const { kitchen } = bench;
   const knives = [
     ...bench.owned.map((o) => ({ blade: o.blade, scores: o.scores, priceMinor: 0 })),
-    ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [{ blade: s.blade, scores: s.scores, priceMinor: s.priceMinor }] : [])),
+    ...steps.flatMap((s) =>
+      s.action === 'buy' && s.blade ? [{ blade: s.blade, scores: s.scores, priceMinor: s.priceMinor }] : [],
+    ),
   ];
   const minutes = knives.map(() => 0);
   bench.loads.forEach((load, t) => {
@@ -252,8 +256,10 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
   const steps = inOrder.map(({ step }) => step);
   const planned = inOrder.map(({ step, need }, i) => stepOf(bench, step, steps.slice(0, i), steps, need));
   if (options.perturbed > 0) {
-    const stays = howSure(bench, steps, options.perturbed);
-    planned.forEach((step, i) => (step.stays = round(stays[i] ?? 0, 2)));
+    const doubt = new Doubt(bench, steps);
+    for (let run = 0; run < options.perturbed; run++) doubt.run();
+    const stayed = doubt.stayed();
+    planned.forEach((step, i) => (step.stays = round(stayed[i] ?? 0, 2)));
   }
   const lastNeed = planned.filter((s) => s.need === 'need').at(-1);
   const now = new Chooser(problem).value(new Chooser(problem).empty());
@@ -274,7 +280,10 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
       all: round(wholePoint(value), 2),
     },
     steps: [...planned, ...retired],
-    spent: fromMinor(steps.reduce((sum, s) => sum + s.priceMinor, 0), kitchen.currency),
+    spent: fromMinor(
+      steps.reduce((sum, s) => sum + s.priceMinor, 0),
+      kitchen.currency,
+    ),
     costPerYear: fromMinor(Math.round(costPerYear(bench, steps)), kitchen.currency),
     unserved: unserved(bench, steps),
     lengthWanted: lengthWanted(bench),
@@ -287,6 +296,20 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
 /** The candidates of a choice. */
 export function candidatesOf(bench: Workbench, choice: Choice): Candidate[] {
   return [...choice].flatMap((index) => (index >= 0 ? (bench.problem.candidates[index] ?? []) : []));
+}
+
+/** The candidates behind the steps of a plan made from this bench, in order; retirements have none. */
+export function stepsOf(bench: Workbench, plan: Plan): Candidate[] {
+  return plan.steps.flatMap((step) => {
+    const found = bench.problem.candidates.find((c) =>
+      step.action === 'tool'
+        ? c.id === step.type
+        : step.action === 'buy'
+          ? c.id === step.model
+          : c.action === step.action && c.owned === step.owned,
+    );
+    return found ? [found] : [];
+  });
 }
 
 /** Reads nothing, writes nothing: kitchen in, plan out. Throws FaultyInput when the file names something unknown. */

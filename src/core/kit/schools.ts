@@ -56,7 +56,10 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
   'one-mid-blade': [
     need((c) => type(c, 'camp', 'petty', 'utility', 'santoku') && length(c) >= 115 && length(c) <= 150),
   ],
-  'line-cook': [need((c) => type(c, 'chef') && length(c) >= 240 && cheap(c)), need((c) => type(c, 'paring') && cheap(c))],
+  'line-cook': [
+    need((c) => type(c, 'chef') && length(c) >= 240 && cheap(c)),
+    need((c) => type(c, 'paring') && cheap(c)),
+  ],
 };
 
 /** The knife places a school lays out; `free` leaves `maxKnives` open ones. */

@@ -55,7 +55,10 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
   const over = takenOver(bench, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
   const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
-  const sentences = over.length > 0 ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`] : [];
+  const sentences =
+    over.length > 0
+      ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`]
+      : ['A second knife for the same work, so that nobody waits and raw food keeps its own.'];
   const lifted = over.filter(({ score, was }) => was < STRUGGLE_BELOW && score >= DONE_WELL).map(({ load }) => load);
   if (lifted.length > 0) sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
   const { blade } = step;

@@ -8,15 +8,33 @@ import type { Workbench } from './workbench';
 export const DOUBT = { load: 0.25, score: 3 } as const;
 const SEED = 20_260;
 
+/** General and vegetable knives stand in for each other: which of them it is, the runners-up say. */
+const ROLE_KINDS: Record<string, string> = { vegetable: 'general' };
+const kindOf = (c: Candidate) => {
+  const role = c.type?.role ?? c.id;
+  return `${c.action}:${ROLE_KINDS[role] ?? role}:${c.owned ?? ''}`;
+};
+
 /**
- * Runs the plan again under small changes of loads and scores and counts how often each step's kind (same action, same blade type or tool)
- * is chosen again. Returns a share 0–1 per step; deterministic.
+ * Runs the plan again under small changes of loads and scores and counts how often each step's kind (same action, same role of
+ * knife or same tool) is chosen again. One run at a time, so that a caller may stop; deterministic.
  */
-export function howSure(bench: Workbench, steps: readonly Candidate[], runs: number): number[] {
-  const { problem } = bench;
-  const random = seeded(SEED);
-  const kept = steps.map(() => 0);
-  for (let run = 0; run < runs; run++) {
+export class Doubt {
+  private readonly random = seeded(SEED);
+  private readonly kept: number[];
+  private runs = 0;
+
+  constructor(
+    private readonly bench: Workbench,
+    private readonly steps: readonly Candidate[],
+  ) {
+    this.kept = steps.map(() => 0);
+  }
+
+  /** One perturbed plan. */
+  run(): void {
+    const { problem } = this.bench;
+    const { random } = this;
     const weights = problem.demand.weights.map((w) => w * Math.exp(DOUBT.load * normal(random)));
     const candidates = problem.candidates.map((c) => {
       // doubt about a blade is one doubt: a model better than thought is better at all it does
@@ -25,12 +43,15 @@ export function howSure(bench: Workbench, steps: readonly Candidate[], runs: num
     });
     const demand = { ...problem.demand, weights, total: weights.reduce((a, b) => a + b, 0) };
     const { choice } = chooseKit({ ...problem, demand, candidates }, QUICK);
-    const again = [...choice].flatMap((index) => (index >= 0 ? (candidates[index] ?? []) : []));
-    steps.forEach((step, i) => {
-      if (again.some((c) => kindOf(c) === kindOf(step))) kept[i] = (kept[i] ?? 0) + 1;
+    const again = new Set([...choice].flatMap((index) => (index >= 0 ? (candidates[index] ?? []) : [])).map(kindOf));
+    this.steps.forEach((step, i) => {
+      if (again.has(kindOf(step))) this.kept[i] = (this.kept[i] ?? 0) + 1;
     });
+    this.runs++;
   }
-  return kept.map((count) => count / runs);
-}
 
-const kindOf = (c: Candidate) => `${c.action}:${c.type?.id ?? c.id}:${c.owned ?? ''}`;
+  /** Share of the runs in which each step stayed, 0–1. */
+  stayed(): number[] {
+    return this.kept.map((count) => count / Math.max(1, this.runs));
+  }
+}

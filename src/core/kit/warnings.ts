@@ -14,19 +14,24 @@ export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet
   const warnings: string[] = [];
   const { habits, board } = kitchen;
   if (habits.dishwasher)
-    warnings.push('The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.');
+    warnings.push(
+      'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
+    );
   if (board.material === 'glass' || board.material === 'stone')
-    warnings.push(`A ${board.material} board ruins every edge within days: get a wooden or rubber one before any knife.`);
+    warnings.push(
+      `A ${board.material} board ruins every edge within days: get a wooden or rubber one before any knife.`,
+    );
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
   if (habits.roughUse)
-    warnings.push('Shared, dropped and borrowed knives do not last: nothing dear or brittle is worth buying for this use.');
+    warnings.push(
+      'Shared, dropped and borrowed knives do not last: nothing dear or brittle is worth buying for this use.',
+    );
   for (const { task } of loads) if (task.instead) warnings.push(`${task.name}: ${task.instead}`);
   const does = (id: string) => loads.some(({ task }) => task.id === id);
   if (does('oyster-open'))
     warnings.push('Oysters: folded cloth or cut-resistant glove, hinge first, short push; only an oyster knife.');
-  if (does('soft-fruit-with-child'))
-    warnings.push('Children: a seated adult beside them, a blunt tip and soft food.');
+  if (does('soft-fruit-with-child')) warnings.push('Children: a seated adult beside them, a blunt tip and soft food.');
   if (does('avocado-halve') || does('stone-fruit-halve'))
     warnings.push('Halve avocados and stone fruit on the board; lift the stone out with a spoon, never strike it.');
   if (loads.some(({ task }) => task.motions[0] === 'cleave' && !task.instead))
@@ -51,12 +56,16 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
   const total = bought.reduce((sum, s) => sum + s.priceMinor, 0);
   const warnings: string[] = [];
   if (main === 0 && !owns)
-    warnings.push('Nothing here is a general knife: the budget or the limits leave none that suits. Raise one of them.');
+    warnings.push(
+      'Nothing here is a general knife: the budget or the limits leave none that suits. Raise one of them.',
+    );
   if (main > 0 && bought.length > 1 && main < MAIN_SHARE_LEAST * total)
     warnings.push(
       `The main knife takes ${money(main)} of ${money(total)}; about half is usual, since most minutes are spent with it.`,
     );
-  const serrated = bought.filter((s) => s.type?.role === 'serrated').reduce((most, s) => Math.max(most, s.priceMinor), 0);
+  const serrated = bought
+    .filter((s) => s.type?.role === 'serrated')
+    .reduce((most, s) => Math.max(most, s.priceMinor), 0);
   if (main > 0 && serrated > SERRATED_SHARE_MOST * total && serrated > main / 2)
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
   if (kitchen.habits.roughUse && fromMinor(main, kitchen.currency) > DEAR_FOR_ROUGH_EUR)

@@ -96,7 +96,7 @@ export function layOut(
   const cooks = cookContexts(kitchen, loads);
   const tasks = loads.map(({ task }) => prepareTask(task));
   const owned = ownedKnives(kitchen, models, reference, tasks, cooks);
-  const all = buyable(kitchen, models, reference, tasks, cooks);
+  const all = buyable(kitchen, loads, models, reference, tasks, cooks);
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(school, kitchen.limits.maxKnives);
   const slots = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];

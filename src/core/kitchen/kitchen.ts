@@ -1,5 +1,5 @@
 import type { BladeModel } from '../blade/schema';
-import type { Avoidable } from '../cutting/task';
+import type { Avoidable } from '../cutting/words';
 import { FaultyInput, unknownId, type Fault } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
@@ -108,7 +108,12 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
 function checkIds(file: KitchenFile, reference: Reference, models: readonly BladeModel[]): void {
   const faults: Fault[] = [];
   const modelIds = new Set(models.map((m) => m.id));
-  const check = (path: string, id: string, known: { has(id: string): boolean; keys(): Iterable<string> }, what: string) => {
+  const check = (
+    path: string,
+    id: string,
+    known: { has(id: string): boolean; keys(): Iterable<string> },
+    what: string,
+  ) => {
     if (!known.has(id)) faults.push({ path, message: unknownId(id, known.keys(), what) });
   };
   file.cooking?.cuisines?.forEach((c, i) => check(`cooking.cuisines[${i}].id`, c.id, reference.cuisines, 'cuisine'));

@@ -4,7 +4,14 @@ import type { Habits, Board } from '../kitchen/kitchen';
 /** Minutes of cutting an edge lasts for each point of its family's wear figure: soft stainless in daily use comes to about two months. */
 const MINUTES_PER_WEAR = 380;
 /** How boards wear edges, against wood (handbook 6.2). */
-const BOARD_WEAR: Record<Board['material'], number> = { wood: 1, rubber: 1, plastic: 1.1, bamboo: 1.4, glass: 6, stone: 6 };
+const BOARD_WEAR: Record<Board['material'], number> = {
+  wood: 1,
+  rubber: 1,
+  plastic: 1.1,
+  bamboo: 1.4,
+  glass: 6,
+  stone: 6,
+};
 /** Height lost at each sharpening, mm (handbook 6.2). */
 const HEIGHT_LOST: Record<Habits['sharpening'], number> = {
   none: 0,

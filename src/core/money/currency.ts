@@ -66,10 +66,7 @@ export function planningRate(from: string, to: string): number | null {
 /** Converts minor units between currencies at the planning rate; one for one where there is none. */
 export function convertMinor(minor: number, from: string, to: string): number {
   if (from === to) return minor;
-  return toMinor(
-    Number((fromMinor(minor, from) * (planningRate(from, to) ?? 1)).toFixed(minorDigits(to))),
-    to,
-  );
+  return toMinor(Number((fromMinor(minor, from) * (planningRate(from, to) ?? 1)).toFixed(minorDigits(to))), to);
 }
 
 const formatters = new Map<string, Intl.NumberFormat>();

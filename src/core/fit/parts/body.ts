@@ -10,7 +10,11 @@ export const wedge: Part = {
   name: 'Wedge',
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
-    task.firm >= w.from.value && task.load < w.breaks.value && (mode.id === 'board' || mode.id === 'slice' || mode.id === 'hand') ? 1 : 0,
+    task.firm >= w.from.value &&
+    task.load < w.breaks.value &&
+    (mode.id === 'board' || mode.id === 'slice' || mode.id === 'hand')
+      ? 1
+      : 0,
   value: (b, task) => {
     const thick = Math.max(0, thicknessAtDepthMm(b.blade, task.heightMm) - w.free.value);
     return Math.exp(-w.scale.value * thick * (Math.min(task.firm, w.most.value) - w.from.value + 1));

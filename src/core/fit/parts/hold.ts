@@ -73,7 +73,9 @@ export const mass: Part = {
     const weight = `${b.blade.weightG} g`;
     if (task.weight && b.blade.weightG < (mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value) * 0.9)
       return `${weight}: light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more.`;
-    return value < 0.9 ? `${weight}: tiring for ${cook.strength} arms over the week.` : `${weight}: right for the work.`;
+    return value < 0.9
+      ? `${weight}: tiring for ${cook.strength} arms over the week.`
+      : `${weight}: right for the work.`;
   },
 };
 

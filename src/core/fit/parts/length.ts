@@ -8,8 +8,7 @@ const { reach: r, span: s, comfort: co, board: bo } = FIT;
 
 function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const { widthMm } = task;
-  const across =
-    Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
+  const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
   const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;
   const wanted = drawn + across + r.follow.value + (sawing ? 0.5 : 1) * r.followShare.value * across;
   return wanted / Math.max(10, lengthMm - r.tipLoss.value);
@@ -35,8 +34,7 @@ export const span: Part = {
   id: 'span',
   name: 'Span',
   about: 'Edge long enough for the food and a stack beside it.',
-  level: (task, mode) =>
-    mode.id === 'board' || mode.id === 'cleave' || (mode.id === 'hand' && isSheet(task)) ? 1 : 0,
+  level: (task, mode) => (mode.id === 'board' || mode.id === 'cleave' || (mode.id === 'hand' && isSheet(task)) ? 1 : 0),
   value: (b, task) => Math.min(1, Math.pow(wantedSpan(task.widthMm) / b.blade.lengthMm, -s.perPass.value)),
   why: (b, task, _cook, _mode, value) =>
     `${mm(b.blade.lengthMm)} edge for ${mm(task.widthMm)} of food: ${byValue(value, 'room to spare', 'a little short', 'too short, several passes')}.`,

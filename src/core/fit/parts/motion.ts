@@ -44,8 +44,7 @@ export const motion: Part = {
   name: 'Motion',
   about: 'How well the profile carries the way this cook cuts, on food that suits it.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' ? 1 : 0),
-  value: (b, _task, cook, mode) =>
-    Math.min(1, overMotions((each) => b.carries[each], cook, mode) / m.carried.value),
+  value: (b, _task, cook, mode) => Math.min(1, overMotions((each) => b.carries[each], cook, mode) / m.carried.value),
   why: (b, _task, cook, mode, value) => {
     const lead = leading(cook, mode);
     return `Mostly ${DOING[lead]} here; this profile carries it ${byValue(b.carries[lead], 'well', 'fairly', 'poorly')}, ${Math.round(value * 100)} of 100 over all motions.`;
@@ -76,7 +75,7 @@ export const contact: Part = {
   level: (task, mode) => (mode.id === 'board' || mode.id === 'slice' ? task.separate : 0),
   value: (b, _task, cook, mode) => overMotions((each) => separated(b, each), cook, mode),
   why: (b, _task, cook, mode, value) => {
-    const meets = `${Math.round(b.contactShare * 100)} % of the edge meets the board`;
+    const meets = `${Math.round(b.contactShare * 100)}% of the edge meets the board`;
     if (leading(cook, mode) === 'rock' && separated(b, 'rock') < 0.65) return `${meets}; a rock ends in a hard stop.`;
     return `${meets}: ${byValue(value, 'clean separation', 'a few strips hang together', 'strips hang together')}.`;
   },

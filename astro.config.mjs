@@ -1,0 +1,32 @@
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  devToolbar: { enabled: false },
+  // writes are checked against the Origin header in the middleware, for every content type
+  security: { checkOrigin: false },
+  build: { inlineStylesheets: 'never', assets: 'assets' },
+  vite: {
+    build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
+    worker: { format: 'es' },
+  },
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'self'",
+        "img-src 'self' data:",
+        "font-src 'self'",
+        "connect-src 'self'",
+        "worker-src 'self'",
+        "object-src 'none'",
+        "base-uri 'none'",
+        "form-action 'self'",
+        "frame-ancestors 'none'",
+      ],
+    },
+  },
+});

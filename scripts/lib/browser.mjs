@@ -1,0 +1,28 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer from 'puppeteer-core';
+import { ensureChromium } from './chromium.mjs';
+
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** A headless browser with an empty profile of its own. `close` ends it and removes the profile. */
+export async function openBrowser() {
+  const executablePath = await ensureChromium();
+  const profile = mkdtempSync(join(tmpdir(), 'scabbard-browser-'));
+  const browser = await puppeteer.launch({ executablePath, args: FLAGS, userDataDir: profile });
+  const close = async () => {
+    await browser.close();
+    rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+  };
+  return { browser, close };
+}

@@ -1,0 +1,61 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { dataFolder, root } from './paths.mjs';
+import { run } from './run.mjs';
+import { say } from './say.mjs';
+
+const SOURCES = [
+  'src',
+  'data',
+  'public',
+  'astro.config.mjs',
+  'package-lock.json',
+  'postcss.config.cjs',
+  'tsconfig.json',
+];
+const KEPT = 3;
+
+function* files(path) {
+  if (!existsSync(path)) return;
+  if (!statSync(path).isDirectory()) yield path;
+  else for (const name of readdirSync(path).sort()) yield* files(join(path, name));
+}
+
+function sourcesHash() {
+  const hash = createHash('sha256');
+  for (const source of SOURCES)
+    for (const file of files(join(root, source))) hash.update(relative(root, file)).update(readFileSync(file));
+  return hash.digest('hex').slice(0, 16);
+}
+
+/**
+ * Builds the application when its sources are not the ones last built. Each build has a folder of its own, named by its sources, so that a
+ * server already running keeps its files. Returns the server's entry point.
+ */
+export async function ensureBuild() {
+  const builds = join(dataFolder, 'builds');
+  mkdirSync(builds, { recursive: true });
+  const folder = join(builds, sourcesHash());
+  if (!existsSync(folder)) {
+    say('• building the application…');
+    const fresh = join(builds, `.making-${process.pid}`);
+    rmSync(fresh, { recursive: true, force: true });
+    await run(
+      process.execPath,
+      [join(root, 'node_modules', 'astro', 'astro.js'), 'build', '--outDir', fresh, '--silent'],
+      {
+        cwd: root,
+        env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+      },
+    );
+    renameSync(fresh, folder);
+  }
+  utimesSync(folder, new Date(), new Date());
+  const old = readdirSync(builds)
+    .map((name) => ({ path: join(builds, name), used: statSync(join(builds, name)).mtimeMs }))
+    .sort((a, b) => b.used - a.used)
+    .slice(KEPT);
+  for (const { path } of old) rmSync(path, { recursive: true, force: true });
+  return join(folder, 'server', 'entry.mjs');
+}

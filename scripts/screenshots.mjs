@@ -1,0 +1,77 @@
+// npm run screenshots: takes the README's pictures from the sample kitchens into docs/screenshots.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureChromium } from './lib/chromium.mjs';
+import { root } from './lib/paths.mjs';
+import { nextFree } from './lib/ports.mjs';
+import { prepare } from './lib/prepare.mjs';
+import { main, say } from './lib/say.mjs';
+import { serve } from './lib/serve.mjs';
+import { withStops } from './lib/stops.mjs';
+
+const WIDE = { width: 1280, height: 800 };
+const NARROW = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
+const only = process.argv.slice(2);
+const folder = process.env.SCREENSHOTS ?? join(root, 'docs', 'screenshots');
+
+/** Each picture: its name, the size of the window, the sample to open (or none), and what to do before taking it. */
+const PICTURES = [
+  { name: 'start', view: WIDE },
+  { name: 'roll', view: WIDE, sample: 'Saltstair' },
+  { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
+  { name: 'roll-dark', view: WIDE, sample: 'Alder', dark: true },
+  { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
+];
+
+async function openReason(page) {
+  await page.click('[data-group="Needs"] button');
+  await page.waitForSelector('section[aria-labelledby="story"] li button');
+  await page.click('section[aria-labelledby="story"] li button');
+  await page.waitForFunction(() =>
+    document.querySelector('section[aria-labelledby="story"]')?.textContent?.includes('Nothing lost'),
+  );
+  await page.$eval('section[aria-labelledby="story"]', (e) =>
+    scrollTo(0, e.getBoundingClientRect().top + scrollY - 300),
+  );
+}
+
+async function scrollToRoll(page) {
+  await page.$eval('section[aria-label="Coverage and money"]', (e) => e.scrollIntoView());
+}
+
+await main(() =>
+  withStops(async (stops) => {
+    await ensureChromium();
+    const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_pictures', stops });
+    const { openBrowser } = await import('./lib/browser.mjs');
+    const server = await serve(entry, url, await nextFree(4700));
+    stops.push(server.stop);
+    const { browser, close } = await openBrowser();
+    stops.push(close);
+    mkdirSync(folder, { recursive: true });
+    for (const { name, view, sample, act, dark } of PICTURES) {
+      if (only.length > 0 && !only.includes(name)) continue;
+      const context = await browser.createBrowserContext();
+      const page = await context.newPage();
+      page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
+      await page.setViewport(view);
+      await page.emulateMediaFeatures([
+        { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
+        { name: 'prefers-reduced-motion', value: 'reduce' },
+      ]);
+      await page.goto(server.address, { waitUntil: 'networkidle0' });
+      if (sample) {
+        const button = await page.waitForSelector(`xpath///button[contains(., "${sample}")]`);
+        await Promise.all([page.waitForNavigation(), button.click()]);
+        await page.waitForSelector('section[aria-label="Your knife roll"] svg');
+        await page.waitForNetworkIdle();
+        await new Promise((resolve) => setTimeout(resolve, 2500));
+      }
+      await act?.(page);
+      await page.evaluate(() => document.fonts.ready);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      say(`• ${name}.png`);
+      await context.close();
+    }
+  }),
+);

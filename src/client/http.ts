@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import type { Fault } from '../core/formats/faults';
+
+z.config({ jitless: true });
+
+const problemSchema = z.object({
+  title: z.string(),
+  detail: z.string(),
+  status: z.number(),
+  faults: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+
+/** A refusal by the server, in its own words. */
+export class Refused extends Error {
+  constructor(
+    public readonly status: number,
+    message: string,
+    public readonly faults: Fault[] = [],
+  ) {
+    super(message);
+  }
+}
+
+/** Asks our own server; `read` parses what comes back. Throws {@link Refused} with the server's reason. */
+export async function ask<T>(read: (answer: unknown) => T, url: string, method = 'GET', body?: unknown): Promise<T> {
+  const response = await fetch(url, {
+    method,
+    ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+  }).catch(() => {
+    throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
+  });
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return read(answer);
+  const told = problemSchema.safeParse(answer);
+  throw told.success
+    ? new Refused(response.status, told.data.detail, told.data.faults)
+    : new Refused(response.status, `The server answered ${response.status}. Try again.`);
+}

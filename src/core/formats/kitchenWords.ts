@@ -1,0 +1,27 @@
+/** The closed word lists of the kitchen file. They stand apart from the schema so that a form can use them without it. */
+export const HANDS = ['right', 'left'] as const;
+export const STRENGTHS = ['light', 'average', 'strong'] as const;
+export const EXPERIENCES = ['new', 'home', 'keen', 'trained'] as const;
+export const GRIPS = ['pinch', 'handle', 'fingertip', 'unsure'] as const;
+export const WEIGHT_TASTES = ['light', 'neutral', 'heavy', 'any'] as const;
+export const BOARD_MATERIALS = ['wood', 'rubber', 'plastic', 'bamboo', 'glass', 'stone'] as const;
+export const UPKEEPS = ['leaves-wet', 'wipes-after', 'wipes-during'] as const;
+export const SHARPENINGS = ['none', 'pull-through', 'professional', 'stones'] as const;
+export const HONINGS = ['none', 'steel', 'ceramic', 'strop'] as const;
+export const CONDITIONS = ['keen', 'serviceable', 'dull', 'chipped', 'worn-out'] as const;
+export const USES = ['daily', 'weekly', 'rarely', 'never'] as const;
+export const PERIODS = ['day', 'week', 'month', 'year'] as const;
+export const LENGTH_SCHOOLS = ['moderate', 'long', 'nimble'] as const;
+export const HANDLE_TASTES = ['western', 'japanese', 'moulded', 'metal'] as const;
+export const SCHOOL_IDS = [
+  'free',
+  'two-and-peeler',
+  'classic-three',
+  'three-lengths',
+  'grow-by-gaps',
+  'tall-blade',
+  'fish-counter',
+  'one-mid-blade',
+  'line-cook',
+  'boxed-set',
+] as const;

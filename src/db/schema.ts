@@ -1,0 +1,47 @@
+import { index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import type { BladeModel } from '../core/blade/schema';
+import type { KitchenFile } from '../core/formats/kitchenFile';
+
+const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+
+/** An anonymous owner: everything that belongs to someone hangs from one. Only the hash of its token is kept. */
+export const workspace = pgTable('workspace', {
+  id: uuid('id').primaryKey().defaultRandom(),
+  tokenHash: text('token_hash').notNull().unique(),
+  createdAt: created(),
+});
+
+/** A kitchen as its owner wrote it. `version` rises with every save; a save that names an older one is refused. */
+export const kitchen = pgTable(
+  'kitchen',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    document: jsonb('document').$type<KitchenFile>().notNull(),
+    version: integer('version').notNull().default(1),
+    createdAt: created(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('kitchen_workspace').on(table.workspaceId)],
+);
+
+/** The shipped catalogue: one invented model a row. */
+export const catalogueModel = pgTable('catalogue_model', {
+  id: text('id').primaryKey(),
+  type: text('type').notNull(),
+  maker: text('maker').notNull(),
+  lengthMm: integer('length_mm').notNull(),
+  priceMinor: integer('price_minor').notNull(),
+  model: jsonb('model').$type<BladeModel>().notNull(),
+});
+
+/** Sample kitchens anyone may open a copy of. */
+export const sampleKitchen = pgTable('sample_kitchen', {
+  id: text('id').primaryKey(),
+  position: integer('position').notNull(),
+  about: text('about').notNull(),
+  document: jsonb('document').$type<KitchenFile>().notNull(),
+});

@@ -1,0 +1,73 @@
+import type { ReactNode } from 'react';
+import type { Plan } from '../../core/formats/planFile';
+import css from './BesidesThePlan.module.css';
+import { minutes, percent, taskName } from './words';
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className={css.part}>
+      <h2>{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+/** What stands beside the roll: work still badly served, cautions, the length wanted, and what was taken for granted. */
+export function BesidesThePlan({ plan }: { plan: Plan }) {
+  const { unserved, warnings, assumed, lengthWanted, proof } = plan;
+  return (
+    <div className={css.grid}>
+      <Part title="Still badly served">
+        {unserved.length === 0 ? (
+          <p className="faded">Nothing: every task you do is at least managed.</p>
+        ) : (
+          <ul className={css.tasks}>
+            {unserved.map(({ task, minutesPerWeek, why }) => (
+              <li key={task}>
+                <span>
+                  <b>{taskName(task)}</b> <span className="faded figure">{minutes(minutesPerWeek)} min a week</span>
+                </span>
+                <span>{why}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </Part>
+      <Part title="Mind">
+        {warnings.length === 0 ? (
+          <p className="faded">No cautions for this kitchen beyond the usual: keep it keen, cut away from the hand.</p>
+        ) : (
+          <ul className={css.list}>
+            {warnings.map((warning) => (
+              <li key={warning}>{warning}</li>
+            ))}
+          </ul>
+        )}
+      </Part>
+      <Part title={`Length wanted: ${lengthWanted.fromMm}–${lengthWanted.toMm} mm`}>
+        <ul className={css.list}>
+          {lengthWanted.why.map((reason) => (
+            <li key={reason}>{reason}</li>
+          ))}
+        </ul>
+      </Part>
+      <Part title="Taken for granted">
+        {assumed.length === 0 ? (
+          <p className="faded">Nothing: you have answered everything.</p>
+        ) : (
+          <ul className={css.list}>
+            {assumed.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        )}
+        <p className="faded">
+          Minutes, prices a year and lengths are estimates.{' '}
+          {proof.best
+            ? 'No kit of this catalogue covers more.'
+            : `No kit can cover more than ${percent(proof.gap)} beyond this one; the last point or two is left in the purse.`}
+        </p>
+      </Part>
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import type { Plan } from '../../core/formats/planFile';
+import css from './CoverageBar.module.css';
+import { money, percent } from './words';
+
+/** Coverage and money, always in view: what is done well today, after the needs, after everything, and what it costs. */
+export function CoverageBar({
+  plan,
+  budget,
+  milliseconds,
+}: {
+  plan: Plan;
+  budget: number | null | undefined;
+  milliseconds: number;
+}) {
+  const { now, needs, all } = plan.coverage;
+  const label = `Your cutting done well: ${percent(now)} today, ${percent(needs)} with the needs, ${percent(all)} with everything.`;
+  return (
+    <section className={css.strip} aria-label="Coverage and money" data-answer-ms={milliseconds.toFixed(1)}>
+      <div className={css.figure}>
+        <span className={css.caption}>Your cutting done well</span>
+        <span className={css.big} data-testid="coverage">
+          {percent(all)}
+        </span>
+      </div>
+      <div className={css.middle}>
+        <div className={css.bar} role="img" aria-label={label}>
+          <span className={css.all} style={{ width: `${all * 100}%` }} />
+          <span className={css.needs} style={{ width: `${needs * 100}%` }} />
+          <span className={css.now} style={{ width: `${now * 100}%` }} />
+        </div>
+        <p className={css.legend}>
+          <span data-kind="now">
+            today <b className="figure">{percent(now)}</b>
+          </span>
+          <span data-kind="needs">
+            with the needs <b className="figure">{percent(needs)}</b>
+          </span>
+          <span data-kind="all">
+            with everything <b className="figure">{percent(all)}</b>
+          </span>
+        </p>
+      </div>
+      <div className={css.figure}>
+        <span className={css.caption}>
+          Spent{typeof budget === 'number' ? ` of ${money(budget, plan.currency)}` : ''}
+        </span>
+        <span className={css.big} data-testid="spent">
+          {money(plan.spent, plan.currency)}
+        </span>
+        <span className={css.caption}>
+          about <span className="figure">{money(Math.round(plan.costPerYear), plan.currency)}</span> a year
+        </span>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,138 @@
+import type { Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { BladeModel } from '../../core/blade/schema';
+import type { PlanStep } from '../../core/formats/planFile';
+import type { Explanation } from '../../core/fit/score';
+import { scoreWord } from '../../core/fit/words';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { ScoreParts } from './ScoreParts';
+import css from './StepStory.module.css';
+import { minutes, money, taskName } from './words';
+
+interface Props {
+  step: PlanStep;
+  stays: number | null;
+  currency: string;
+  catalogue: Map<string, BladeModel>;
+  worker: Remote<KitchenWorker> | null;
+  onClose: () => void;
+}
+
+function Surety({ stays }: { stays: number | null }) {
+  if (stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
+  const inHundred = Math.round(stays * 100);
+  const words = stays >= 0.8 ? 'firm' : stays >= 0.55 ? 'likely' : 'close to a coin toss: see the runners-up';
+  return (
+    <p>
+      Planned again with other loads and scores, a step of this kind stayed in{' '}
+      <b className="figure">{inHundred} of 100</b>: {words}.
+    </p>
+  );
+}
+
+/** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
+export function StepStory({ step, stays, currency, catalogue, worker, onClose }: Props) {
+  const [task, setTask] = useState<string | null>(null);
+  const [parts, setParts] = useState<Explanation | null>(null);
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus({ preventScroll: true }), []);
+
+  const show = async (id: string) => {
+    if (task === id) {
+      setTask(null);
+      return;
+    }
+    setTask(id);
+    setParts(null);
+    const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
+    setParts((await worker?.explain(target, id)) ?? null);
+  };
+  const canExplain = step.action !== 'tool';
+
+  return (
+    <section className={css.story} aria-labelledby="story">
+      <div className={css.head}>
+        <h2 id="story" tabIndex={-1} ref={heading}>
+          {step.order}. {step.name}
+          {step.maker ? `, ${step.maker}` : ''}
+        </h2>
+        <button type="button" className={css.close} onClick={onClose}>
+          Close
+        </button>
+      </div>
+      <div className={css.columns}>
+        <div className={css.why}>
+          <ul className={css.reasons}>
+            {step.because.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+          <dl className={css.figures}>
+            {[
+              ['Edge', step.lengthMm && `${Math.round(step.lengthMm)} mm`],
+              ['Heel', step.heelHeightMm && `${Math.round(step.heelHeightMm)} mm`],
+              ['Weight', step.weightG && `${step.weightG} g`],
+              ['Hardness', step.hrc && `${step.hrc} HRC`],
+              ['Bevel', step.bevel],
+            ].map(([name, value]) =>
+              value ? (
+                <div key={name}>
+                  <dt>{name}</dt>
+                  <dd className="figure">{value}</dd>
+                </div>
+              ) : null,
+            )}
+          </dl>
+          {step.action !== 'retire' && <Surety stays={stays} />}
+          {step.runnersUp.length > 0 && (
+            <>
+              <h3>Runners-up</h3>
+              <ul className={css.runners}>
+                {step.runnersUp.map(({ model, costsCoverage, price }) => {
+                  const other = catalogue.get(model);
+                  return (
+                    <li key={model}>
+                      <span>
+                        {other ? `${other.name}, ${other.maker}` : model} at{' '}
+                        <b className="figure">{money(price, currency)}</b>
+                      </span>
+                      <span className="faded">
+                        {costsCoverage <= 0 ? 'as good' : `${(costsCoverage * 100).toFixed(1)} points less`}
+                      </span>
+                    </li>
+                  );
+                })}
+              </ul>
+            </>
+          )}
+        </div>
+        {step.takesOver.length > 0 && (
+          <div>
+            <h3>Takes over</h3>
+            <ul className={css.tasks}>
+              {step.takesOver.map((over) => (
+                <li key={over.task}>
+                  <button
+                    type="button"
+                    className={css.task}
+                    disabled={!canExplain}
+                    aria-expanded={canExplain ? task === over.task : undefined}
+                    onClick={() => void show(over.task)}
+                  >
+                    <span>{taskName(over.task)}</span>
+                    <span className="faded figure">{minutes(over.minutesPerWeek)} min</span>
+                    <span className={css.score}>
+                      <b className="figure">{over.score}</b> {scoreWord(over.score, null)}
+                    </span>
+                  </button>
+                  {task === over.task &&
+                    (parts ? <ScoreParts explanation={parts} /> : <p className="faded">Working it out…</p>)}
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}

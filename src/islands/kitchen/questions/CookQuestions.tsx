@@ -1,0 +1,186 @@
+import { Chip, NativeSelect, NumberInput, Switch } from '@mantine/core';
+import { type CookFile } from '../../../core/formats/kitchenFile';
+import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
+import type { Plan } from '../../../core/formats/planFile';
+import { DEFAULTS } from '../../../core/kitchen/kitchen';
+import { Choice, Field, Section } from './Field';
+import type { QuestionProps } from './Questions';
+import css from './Questions.module.css';
+
+const HANDS = { small: 165, middle: DEFAULTS.handLengthMm, large: 205 } as const;
+type HandSize = keyof typeof HANDS;
+const MOTIONS = [
+  { id: 'rock', label: 'Rock' },
+  { id: 'push', label: 'Push' },
+  { id: 'pull', label: 'Pull' },
+  { id: 'chop', label: 'Chop' },
+] as const;
+const BOARDS = [
+  { value: '300x200', label: 'Small' },
+  { value: '400x300', label: 'Middle' },
+  { value: '500x350', label: 'Large' },
+  { value: '600x400', label: 'Huge' },
+];
+const EXPERIENCE_WORDS: Record<(typeof EXPERIENCES)[number], string> = {
+  new: 'New to it',
+  home: 'A practised home cook',
+  keen: 'Keen, with good technique',
+  trained: 'Trained',
+};
+const SHARPENING_WORDS: Record<(typeof SHARPENINGS)[number], string> = {
+  none: 'Nobody does',
+  'pull-through': 'Pull-through sharpener',
+  professional: 'A professional',
+  stones: 'Own stones',
+};
+
+const sizeOf = (mm: number): HandSize => (mm < 175 ? 'small' : mm < 195 ? 'middle' : 'large');
+
+/** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
+export function CookQuestions({ kitchen, update, length }: QuestionProps & { length: Plan['lengthWanted'] | null }) {
+  const cook: CookFile = kitchen.cooks?.[0] ?? {};
+  const setCook = (change: CookFile) =>
+    update((k) => {
+      const [first = {}, ...others] = k.cooks ?? [];
+      return { ...k, cooks: [{ ...first, ...change }, ...others] };
+    });
+  const board = { ...DEFAULTS.board, ...kitchen.board };
+  const habits = { ...DEFAULTS.habits, ...kitchen.habits };
+  const setHabit = (change: NonNullable<typeof kitchen.habits>) =>
+    update((k) => ({ ...k, habits: { ...k.habits, ...change } }));
+  const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
+  const motions = MOTIONS.filter(({ id }) => (cook.motions?.[id] ?? 0) > 0).map(({ id }) => id as string);
+  const boardSize = `${board.lengthMm}x${board.widthMm}`;
+  const boards = BOARDS.some((b) => b.value === boardSize) ? BOARDS : [...BOARDS, { value: boardSize, label: 'Yours' }];
+  const others = (kitchen.cooks?.length ?? 1) - 1;
+
+  return (
+    <Section title="You and your board">
+      <Choice
+        label="Your hand"
+        hint={length ? `A general knife of ${length.fromMm}–${length.toMm} mm would suit you.` : undefined}
+        value={sizeOf(hand)}
+        options={[
+          { value: 'small', label: 'Small' },
+          { value: 'middle', label: 'Middle' },
+          { value: 'large', label: 'Large' },
+        ]}
+        onChange={(size) =>
+          setCook({ handLengthMm: HANDS[size], palmBreadthMm: Math.round(HANDS[size] * DEFAULTS.palmPerHand) })
+        }
+      />
+      <div className={css.pair}>
+        <NumberInput
+          label="Wrist to fingertip, mm"
+          min={120}
+          max={260}
+          clampBehavior="blur"
+          allowDecimal={false}
+          value={hand}
+          onChange={(value) =>
+            typeof value === 'number' && value >= 120 && value <= 260 && setCook({ handLengthMm: value })
+          }
+        />
+        <Choice
+          label="You cut with your"
+          value={cook.handed ?? 'right'}
+          options={[
+            { value: 'right', label: 'Right' },
+            { value: 'left', label: 'Left' },
+          ]}
+          onChange={(handed) => setCook({ handed })}
+        />
+      </div>
+      <NativeSelect
+        label="Practice"
+        value={cook.experience ?? 'home'}
+        data={EXPERIENCES.map((value) => ({ value, label: EXPERIENCE_WORDS[value] }))}
+        onChange={(e) => {
+          const chosen = EXPERIENCES.find((x) => x === e.currentTarget.value);
+          if (chosen) setCook({ experience: chosen });
+        }}
+      />
+      <Field
+        label="How you cut"
+        hint={motions.length === 0 ? 'None chosen: unsure, so no shape is favoured.' : undefined}
+      >
+        <div className={css.chips}>
+          {MOTIONS.map(({ id, label }) => (
+            <Chip
+              key={id}
+              size="sm"
+              checked={motions.includes(id)}
+              onChange={(on) => setCook({ motions: { ...cook.motions, [id]: on ? 1 : 0 } })}
+            >
+              {label}
+            </Chip>
+          ))}
+        </div>
+      </Field>
+      <Choice
+        label={`Board, ${board.lengthMm} × ${board.widthMm} mm`}
+        value={boardSize}
+        options={boards}
+        onChange={(size) => {
+          const [lengthMm, widthMm] = size.split('x').map(Number);
+          if (lengthMm && widthMm) update((k) => ({ ...k, board: { ...k.board, lengthMm, widthMm } }));
+        }}
+      />
+      <NativeSelect
+        label="Board material"
+        description={
+          board.material === 'glass' || board.material === 'stone' ? 'This ruins every edge within days.' : undefined
+        }
+        value={board.material}
+        data={BOARD_MATERIALS.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) }))}
+        onChange={(e) => {
+          const material = BOARD_MATERIALS.find((m) => m === e.currentTarget.value);
+          if (material) update((k) => ({ ...k, board: { ...k.board, material } }));
+        }}
+      />
+      <Choice
+        label="Knives are wiped"
+        value={habits.upkeep}
+        options={[
+          { value: 'leaves-wet', label: 'Left wet' },
+          { value: 'wipes-after', label: 'After' },
+          { value: 'wipes-during', label: 'During' },
+        ]}
+        onChange={(upkeep) => setHabit({ upkeep })}
+      />
+      <NativeSelect
+        label="Who sharpens"
+        value={habits.sharpening}
+        data={SHARPENINGS.map((value) => ({ value, label: SHARPENING_WORDS[value] }))}
+        onChange={(e) => {
+          const sharpening = SHARPENINGS.find((s) => s === e.currentTarget.value);
+          if (sharpening) setHabit({ sharpening });
+        }}
+      />
+      <div className={css.switches}>
+        <Switch
+          label="They go in the dishwasher"
+          checked={habits.dishwasher}
+          onChange={(e) => setHabit({ dishwasher: e.currentTarget.checked })}
+        />
+        <Switch
+          label="Shared, borrowed or dropped"
+          checked={habits.roughUse}
+          onChange={(e) => setHabit({ roughUse: e.currentTarget.checked })}
+        />
+        <Switch
+          label="Bones are chopped here"
+          checked={habits.bones}
+          onChange={(e) => setHabit({ bones: e.currentTarget.checked })}
+        />
+      </div>
+      {others > 0 && (
+        <p className={css.hint}>
+          The answers above are {cook.name ? `${cook.name}’s` : 'the first cook’s'};{' '}
+          <span className="figure">{others}</span> more{' '}
+          {others === 1 ? 'cook of this kitchen is' : 'cooks of this kitchen are'} counted too.
+        </p>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,129 @@
+import { Chip, NumberInput } from '@mantine/core';
+import { cuisineNames } from '../../../../data/names';
+import { FOODS_AVOIDED } from '../../../core/cutting/words';
+import { DEFAULTS } from '../../../core/kitchen/kitchen';
+import { Field, Section } from './Field';
+import type { QuestionProps } from './Questions';
+import css from './Questions.module.css';
+
+const OFTEN = [
+  { share: 1, label: 'some' },
+  { share: 2, label: 'often' },
+  { share: 4, label: 'mostly' },
+];
+const nearest = (share: number) =>
+  OFTEN.reduce((best, each) => (Math.abs(each.share - share) < Math.abs(best.share - share) ? each : best)).share;
+
+/** What is cooked, how often, and what is never eaten. */
+export function CookingQuestions({ kitchen, update }: QuestionProps) {
+  const cooking = kitchen.cooking ?? {};
+  const cuisines = cooking.cuisines ?? [];
+  const setCooking = (change: Partial<NonNullable<typeof kitchen.cooking>>) =>
+    update((k) => ({ ...k, cooking: { ...k.cooking, ...change } }));
+  const setShare = (id: string, share: number | null) =>
+    update((k) => {
+      const now = k.cooking?.cuisines ?? [];
+      const rest = now.filter((c) => c.id !== id);
+      const next =
+        share === null
+          ? rest
+          : now.some((c) => c.id === id)
+            ? now.map((c) => (c.id === id ? { id, share } : c))
+            : [...now, { id, share }];
+      return { ...k, cooking: { ...k.cooking, cuisines: next } };
+    });
+  const more = (cooking.dishes?.length ?? 0) + (cooking.tasks?.length ?? 0);
+
+  return (
+    <Section title="What you cook">
+      <Field
+        label="Cuisines"
+        hint={
+          cuisines.length === 0 && more === 0 ? 'Until you choose, everyday Western cooking is assumed.' : undefined
+        }
+      >
+        <div className={css.chips}>
+          {[...cuisineNames].map(([id, name]) => {
+            const chosen = cuisines.some((c) => c.id === id);
+            return (
+              <Chip key={id} size="sm" checked={chosen} onChange={(on) => setShare(id, on ? 1 : null)}>
+                {name}
+              </Chip>
+            );
+          })}
+        </div>
+      </Field>
+      {cuisines.length > 1 && (
+        <Field label="How much of each">
+          {cuisines.map(({ id, share = 1 }) => {
+            const name = cuisineNames.get(id) ?? id;
+            return (
+              <div key={id} className={css.share}>
+                <span>{name}</span>
+                <span role="radiogroup" aria-label={`How much ${name}`} className={css.often}>
+                  {OFTEN.map((each) => (
+                    <label key={each.share} data-on={nearest(share) === each.share || undefined}>
+                      <input
+                        type="radio"
+                        className="visually-hidden"
+                        name={`share-${id}`}
+                        checked={nearest(share) === each.share}
+                        onChange={() => setShare(id, each.share)}
+                      />
+                      {each.label}
+                    </label>
+                  ))}
+                </span>
+              </div>
+            );
+          })}
+        </Field>
+      )}
+      <div className={css.pair}>
+        <NumberInput
+          label="Cooked meals a week"
+          min={0}
+          max={2000}
+          clampBehavior="strict"
+          allowDecimal={false}
+          value={cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek}
+          onChange={(value) => typeof value === 'number' && setCooking({ mealsPerWeek: value })}
+        />
+        <NumberInput
+          label="Portions a meal"
+          min={1}
+          max={500}
+          clampBehavior="strict"
+          allowDecimal={false}
+          value={cooking.portions ?? DEFAULTS.portions}
+          onChange={(value) => typeof value === 'number' && value >= 1 && setCooking({ portions: value })}
+        />
+      </div>
+      <Field label="Never eaten here">
+        <div className={css.chips}>
+          {FOODS_AVOIDED.map((food) => (
+            <Chip
+              key={food}
+              size="sm"
+              checked={kitchen.avoids?.includes(food) ?? false}
+              onChange={(on) =>
+                update((k) => ({
+                  ...k,
+                  avoids: on ? [...(k.avoids ?? []), food] : (k.avoids ?? []).filter((f) => f !== food),
+                }))
+              }
+            >
+              {food.charAt(0).toUpperCase() + food.slice(1)}
+            </Chip>
+          ))}
+        </div>
+      </Field>
+      {more > 0 && (
+        <p className={css.hint}>
+          This kitchen’s file also names <span className="figure">{more}</span> dishes or tasks one by one; they count
+          too.
+        </p>
+      )}
+    </Section>
+  );
+}

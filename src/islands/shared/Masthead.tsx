@@ -1,0 +1,35 @@
+import { ActionIcon, useMantineColorScheme } from '@mantine/core';
+import { IconMoon, IconSun } from '@tabler/icons-react';
+import type { ReactNode } from 'react';
+import css from './Masthead.module.css';
+
+/** The strip across the top: the name, whatever the page puts there, and light or dark. */
+export function Masthead({ children }: { children?: ReactNode }) {
+  const { colorScheme, setColorScheme } = useMantineColorScheme();
+  const dark = document.documentElement.getAttribute('data-mantine-color-scheme') === 'dark';
+  return (
+    <header className={css.bar} data-scheme={colorScheme}>
+      <a href="/" className={css.name}>
+        <svg width="20" height="26" viewBox="0 0 20 26" aria-hidden="true">
+          <path d="M5 0h7v10H5z" fill="var(--thread)" />
+          <path d="M4.500 11H14c1 6-1 11-5 15-2-4-4.500-8-4.500-15z" fill="currentColor" />
+        </svg>
+        Scabbard
+      </a>
+      <div className={css.middle}>{children}</div>
+      <nav className={css.tools} aria-label="Help and appearance">
+        <a href="/help">Help</a>
+        <ActionIcon
+          variant="transparent"
+          color="gray"
+          size="lg"
+          className={css.icon ?? ''}
+          aria-label={dark ? 'Use light colours' : 'Use dark colours'}
+          onClick={() => setColorScheme(dark ? 'light' : 'dark')}
+        >
+          {dark ? <IconSun size={20} /> : <IconMoon size={20} />}
+        </ActionIcon>
+      </nav>
+    </header>
+  );
+}
