@@ -20,7 +20,11 @@ async function choosePort() {
 await main(async () => {
   await withStops(async (stops, isEnding) => {
     const port = await choosePort();
-    const { url, entry } = await prepare({ cluster: 'app', database: 'scabbard', stops });
+    const { url, entry } = await prepare({
+      cluster: process.env.SCABBARD_CLUSTER ?? 'app',
+      database: 'scabbard',
+      stops,
+    });
     const server = await serve(entry, url, port);
     stops.push(server.stop);
     say(`\nScabbard is ready: ${server.address}`);

@@ -15,7 +15,7 @@ export async function prepare({ cluster, database, stops }) {
   checkNode();
   return withLock(join(dataFolder, 'preparing.lock'), async () => {
     await ensurePackages();
-    const given = cluster === 'app' ? process.env.DATABASE_URL : process.env.TEST_DATABASE_URL;
+    const given = cluster === 'app' ? process.env.DATABASE_URL : undefined;
     const opened = given ? { url: given, stop: async () => {} } : await openDatabase(cluster, database);
     stops.push(opened.stop);
     say('• bringing the database up to date…');

@@ -1,12 +1,16 @@
 import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { root } from './paths.mjs';
 import { pause } from './run.mjs';
 import { Stop } from './say.mjs';
 
+const SERVER_PROCESS = join(root, 'scripts', 'lib', 'server-process.mjs');
+
 /** Starts the built server on a loopback port and waits until it answers. `stop` ends it. */
 export async function serve(entry, databaseUrl, port) {
-  const child = spawn(process.execPath, [entry], {
+  const child = spawn(process.execPath, [SERVER_PROCESS, entry], {
     env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl },
-    stdio: ['ignore', 'pipe', 'pipe'],
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     // Ctrl-C reaches only the command itself, which then stops its children in order
     detached: true,
   });

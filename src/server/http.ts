@@ -76,7 +76,7 @@ export const faulty = (faults: Fault[]) =>
   );
 
 /** Wraps an endpoint: a thrown Answer or FaultyInput becomes its response, anything else a plain 500 without internals. */
-export function answering<C>(work: (context: C) => Promise<Response>): (context: C) => Promise<Response> {
+export function answering<C = unknown>(work: (context: C) => Promise<Response>): (context: C) => Promise<Response> {
   return async (context) => {
     try {
       return await work(context);

@@ -49,7 +49,7 @@ const kitchenWorker = {
   quick(file: KitchenFile): { plan: Plan; owned: BladeModel[]; milliseconds: number } {
     asked++;
     const began = performance.now();
-    bench = layOut(file, reference, models);
+    bench = layOut(file, reference, models, undefined, bench);
     const plan = planFrom(bench, { perturbed: 0, effort: QUICK });
     return { plan, owned: bench.owned.map((knife) => knife.blade.blade), milliseconds: performance.now() - began };
   },

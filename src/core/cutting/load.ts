@@ -1,7 +1,7 @@
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
 import { isEaten, type Task } from './task';
-import { type Avoidable } from './words';
+import type { Avoidable } from './words';
 import type { Dish } from './dish';
 
 /** Weight of a task = load^0.6 × matters: keeps one weekly loaf from vanishing beside onions (handbook 3.2). */

@@ -179,6 +179,11 @@ export class Chooser {
     return choice;
   }
 
+  /** Whether a place offers a choice at all; a tool's or a sharpening's does not. */
+  private isOpen(place: number): boolean {
+    return (this.fallback[place]?.fits.length ?? 0) > 1;
+  }
+
   /** Clears two places at a time and fills them again, while coverage rises. */
   exchangePairs(choice: Choice): Choice {
     let best = choice;
@@ -188,6 +193,7 @@ export class Chooser {
       for (let a = 0; a < best.length && !moved; a++)
         for (let b = a + 1; b < best.length && !moved; b++) {
           if ((best[a] ?? -1) < 0 && (best[b] ?? -1) < 0) continue;
+          if (!this.isOpen(a) || !this.isOpen(b)) continue;
           for (const byMoney of [false, true]) {
             const tried = Int32Array.from(best);
             tried[a] = -1;

@@ -1,5 +1,5 @@
 import type { BladeModel } from '../blade/schema';
-import { type KitchenFile } from '../formats/kitchenFile';
+import type { KitchenFile } from '../formats/kitchenFile';
 import { SCHOOL_IDS } from '../formats/kitchenWords';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
@@ -261,7 +261,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     const stayed = doubt.stayed();
     planned.forEach((step, i) => (step.stays = round(stayed[i] ?? 0, 2)));
   }
-  const lastNeed = planned.filter((s) => s.need === 'need').at(-1);
+  const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
   const now = new Chooser(problem).value(new Chooser(problem).empty());
   const retired = retirements(bench, steps, planned.length).map((step, i) => ({
     ...step,
@@ -276,7 +276,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     currency: kitchen.currency,
     coverage: {
       now: round(wholePoint(now), 2),
-      needs: round(wholePoint(lastNeed ? lastNeed.coverageAfter : now), 2),
+      needs: round(wholePoint(coverageOf(bench)(needed)), 2),
       all: round(wholePoint(value), 2),
     },
     steps: [...planned, ...retired],

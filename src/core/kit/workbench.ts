@@ -35,6 +35,9 @@ export interface Workbench {
   owned: OwnedKnife[];
   /** All that may be bought, before the hopeless are dropped: runners-up come from here. */
   buyable: Candidate[];
+  /** What the scores rest on, as text: while it stays the same a later bench may take the scores over. */
+  scoredFor: string;
+  models: readonly BladeModel[];
   problem: Problem;
   /** Required places in words, for saying which could not be filled. */
   school: SchoolId;
@@ -81,12 +84,23 @@ function reduced(candidates: Candidate[], slots: readonly Slot[], school: School
   return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
 }
 
-/** Lays a kitchen out for planning. Throws FaultyInput when the file names something unknown. */
+/** Everything the scores and prices of the buyable models depend on. */
+function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonly TaskLoad[]): string {
+  const { must, never, steel, handle } = kitchen.limits;
+  const work = loads.map(({ task }) => task.id);
+  return JSON.stringify([cooks, work, must, never, steel, handle, kitchen.currency, kitchen.portions]);
+}
+
+/**
+ * Lays a kitchen out for planning. `before`, an earlier bench, lends its scores where nothing they rest on has changed, as when only
+ * the money has. Throws FaultyInput when the file names something unknown.
+ */
 export function layOut(
   file: KitchenFile,
   reference: Reference,
   models: readonly BladeModel[],
   schoolId?: SchoolId,
+  before?: Workbench | null,
 ): Workbench {
   const completed = completeKitchen(file, reference, models);
   const { assumed } = completed;
@@ -96,7 +110,11 @@ export function layOut(
   const cooks = cookContexts(kitchen, loads);
   const tasks = loads.map(({ task }) => prepareTask(task));
   const owned = ownedKnives(kitchen, models, reference, tasks, cooks);
-  const all = buyable(kitchen, loads, models, reference, tasks, cooks);
+  const scoredFor = basisOf(kitchen, cooks, loads);
+  const all =
+    before?.scoredFor === scoredFor && before.models === models
+      ? before.buyable
+      : buyable(kitchen, loads, models, reference, tasks, cooks);
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(school, kitchen.limits.maxKnives);
   const slots = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
@@ -116,6 +134,8 @@ export function layOut(
     cooks,
     owned,
     buyable: all,
+    scoredFor,
+    models,
     school,
     problem: {
       demand: demandOf(kitchen, loads),

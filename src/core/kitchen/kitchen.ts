@@ -67,6 +67,12 @@ export function timesPerWeek(times: number, per: keyof typeof PER_WEEK): number 
   return times * PER_WEEK[per];
 }
 
+/** Sorts rows by their own contents: sums come out the same to the last bit whatever order the file has. */
+function byOwnText<T>(rows: T[]): T[] {
+  const text = new Map(rows.map((row) => [row, JSON.stringify(row)]));
+  return [...rows].sort((a, b) => ((text.get(a) ?? '') < (text.get(b) ?? '') ? -1 : 1));
+}
+
 function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
   const who = cook.name ?? (index === 0 ? 'main' : `cook ${index + 1}`);
   const missing: string[] = [];
@@ -216,18 +222,22 @@ export function completeKitchen(
       avoids: file.avoids ?? [],
       mealsPerWeek,
       portions,
-      cuisines,
-      dishes: (cooking.dishes ?? []).map((d) => ({
-        id: d.id,
-        timesPerWeek: timesPerWeek(d.times, d.per),
-        portions: d.portions ?? portions,
-      })),
-      tasks: (cooking.tasks ?? []).map((t) => ({
-        id: t.id,
-        timesPerWeek: timesPerWeek(t.times, t.per),
-        amount: t.amount ?? 1,
-        matters: t.matters ?? 1,
-      })),
+      cuisines: byOwnText(cuisines),
+      dishes: byOwnText(
+        (cooking.dishes ?? []).map((d) => ({
+          id: d.id,
+          timesPerWeek: timesPerWeek(d.times, d.per),
+          portions: d.portions ?? portions,
+        })),
+      ),
+      tasks: byOwnText(
+        (cooking.tasks ?? []).map((t) => ({
+          id: t.id,
+          timesPerWeek: timesPerWeek(t.times, t.per),
+          amount: t.amount ?? 1,
+          matters: t.matters ?? 1,
+        })),
+      ),
       owned: (file.owned ?? []).map(({ condition = 'serviceable', use = 'weekly', ...knife }) => ({
         ...knife,
         condition,

@@ -27,22 +27,21 @@ const LEAST_WIDTH_PX = 110;
 const NARROW_LINE_MM = 1.2;
 
 function Drawing({ blade, owned, scale }: { blade: BladeModel; owned: boolean; scale: Scale }) {
-  const { outline, width, height } = placed(blade, scale.upright);
+  const { width, height } = placed(blade, scale.upright);
   const { pxPerMm, handleMm, bladeMm } = scale;
   const long = (handleMm + bladeMm + 8) * pxPerMm;
   const across = (scale.upright ? width : height) * pxPerMm + 8;
   // every heel lies on one line
   const shift = handleMm + 4 - blade.handleLengthMm;
   const line = NARROW_LINE_MM / Math.max(0.6, pxPerMm);
-  const fits = `${outline.overallMm.toFixed(0)} millimetres overall`;
   return scale.upright ? (
-    <svg width={across} height={long} role="img" aria-label={fits} className={css.knife}>
+    <svg width={across} height={long} aria-hidden="true" className={css.knife}>
       <g transform={`translate(4 ${shift * pxPerMm}) scale(${pxPerMm})`}>
         <KnifeDrawing blade={blade} upright owned={owned} line={line} />
       </g>
     </svg>
   ) : (
-    <svg width={long} height={across} role="img" aria-label={fits} className={css.knife}>
+    <svg width={long} height={across} aria-hidden="true" className={css.knife}>
       <g transform={`translate(${shift * pxPerMm} 4) scale(${pxPerMm})`}>
         <KnifeDrawing blade={blade} upright={false} owned={owned} line={line} />
       </g>
@@ -93,8 +92,8 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
         <span className={css.title}>{title}</span>
         {blade && (
           <>
-            <span className={`${css.small} figure`}>
-              {Math.round(blade.lengthMm)} mm · {inches(blade.lengthMm)}
+            <span className={`${css.length} figure`}>
+              {Math.round(blade.lengthMm)} mm {inches(blade.lengthMm)}
             </span>
             {blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
           </>
@@ -108,6 +107,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
           </span>
         )}
         {step?.because[0] && <span className={css.why}>{step.because[0]}</span>}
+        {step && <span className="visually-hidden">Open the reasons</span>}
       </span>
     </>
   );
@@ -118,13 +118,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
       data-open={open || undefined}
     >
       {step ? (
-        <button
-          type="button"
-          className={css.press}
-          aria-expanded={open}
-          aria-label={`Step ${step.order}: ${DOES[step.action]} ${title}${blade ? ` ${Math.round(blade.lengthMm)} mm` : ''}, ${money(step.price, currency)}. Open the reasons`}
-          onClick={() => onOpen(step.order)}
-        >
+        <button type="button" className={css.press} aria-expanded={open} onClick={() => onOpen(step.order)}>
           {body}
         </button>
       ) : (

@@ -14,7 +14,7 @@ interface Props {
   stays: number | null;
   currency: string;
   catalogue: Map<string, BladeModel>;
-  worker: Remote<KitchenWorker> | null;
+  worker: Remote<KitchenWorker>;
   onClose: () => void;
 }
 
@@ -45,7 +45,7 @@ export function StepStory({ step, stays, currency, catalogue, worker, onClose }:
     setTask(id);
     setParts(null);
     const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
-    setParts((await worker?.explain(target, id)) ?? null);
+    setParts(await worker.explain(target, id));
   };
   const canExplain = step.action !== 'tool';
 

@@ -9,7 +9,7 @@ const SAVE_AFTER_MS = 350;
 const TRY_AGAIN_MS = 4000;
 
 /** The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on. */
-export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker> | null) {
+export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
   const [kitchen, setKitchen] = useState(stored.kitchen);
   const [state, setState] = useState<SaveState>('saved');
   const [why, setWhy] = useState('');
@@ -19,26 +19,29 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker> 
   const busy = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
 
-  const save = useCallback(async () => {
-    if (!worker || busy.current || saved.current === latest.current) return;
-    busy.current = true;
-    const sent = latest.current;
-    setState('saving');
-    let again: number | null = null;
-    const outcome = await worker.save(stored.id, version.current, sent);
-    if ('version' in outcome) {
-      version.current = outcome.version;
-      saved.current = sent;
-      setState('saved');
-      if (latest.current !== sent) again = 0;
-    } else {
-      const { refused } = outcome;
-      setWhy(outcome.why);
-      setState(refused === 409 ? 'stale' : refused >= 400 && refused < 500 ? 'refused' : 'unsaved');
-      if (refused === 0 || refused >= 500) again = TRY_AGAIN_MS;
-    }
-    busy.current = false;
-    if (again !== null) timer.current = setTimeout(() => void save(), again);
+  const save = useCallback(() => {
+    const attempt = async (): Promise<void> => {
+      if (busy.current || saved.current === latest.current) return;
+      busy.current = true;
+      const sent = latest.current;
+      setState('saving');
+      let again: number | null = null;
+      const outcome = await worker.save(stored.id, version.current, sent);
+      if ('version' in outcome) {
+        version.current = outcome.version;
+        saved.current = sent;
+        setState('saved');
+        if (latest.current !== sent) again = 0;
+      } else {
+        const { refused } = outcome;
+        setWhy(outcome.why);
+        setState(refused === 409 ? 'stale' : refused >= 400 && refused < 500 ? 'refused' : 'unsaved');
+        if (refused === 0 || refused >= 500) again = TRY_AGAIN_MS;
+      }
+      busy.current = false;
+      if (again !== null) timer.current = setTimeout(() => void attempt(), again);
+    };
+    return attempt();
   }, [stored.id, worker]);
 
   const update = useCallback(
@@ -54,7 +57,6 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker> 
   /** After a refused stale save: take over what the other window wrote, or write ours over it. */
   const settle = useCallback(
     async (keep: 'theirs' | 'mine') => {
-      if (!worker) return;
       const theirs = await worker.fetch(stored.id);
       version.current = theirs.version;
       if (keep === 'theirs') {
@@ -66,9 +68,6 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker> 
     },
     [save, stored.id, worker],
   );
-
-  // what was changed before the worker had started
-  useEffect(() => void save(), [save]);
 
   useEffect(() => {
     // leaving the page flushes what the timer still holds

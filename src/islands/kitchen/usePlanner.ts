@@ -17,7 +17,7 @@ export interface Answer {
 }
 
 /** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
-export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker> | null) {
+export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [stays, setStays] = useState<number[] | null>(null);
   const [catalogue, setCatalogue] = useState<Map<string, BladeModel>>(new Map());
@@ -27,7 +27,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker> |
 
   useEffect(() => {
     worker
-      ?.load()
+      .load()
       .then((models) => {
         setCatalogue(new Map(models.map((m) => [m.id, m])));
         setReady(true);
@@ -38,7 +38,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker> |
   }, [worker]);
 
   useEffect(() => {
-    if (!ready || !worker) return;
+    if (!ready) return;
     const mine = ++asked.current;
     const current = () => mine === asked.current;
     const think = async () => {

@@ -17,7 +17,7 @@ export const wedge: Part = {
       : 0,
   value: (b, task) => {
     const thick = Math.max(0, thicknessAtDepthMm(b.blade, task.heightMm) - w.free.value);
-    return Math.exp(-w.scale.value * thick * (Math.min(task.firm, w.most.value) - w.from.value + 1));
+    return Math.exp(-w.scale.value * thick * Math.max(0, Math.min(task.firm, w.most.value) - w.from.value + 1));
   },
   why: (b, task, _cook, _mode, value) =>
     `${thicknessAtDepthMm(b.blade, task.heightMm).toFixed(1)} mm thick ${mm(Math.min(task.heightMm, b.blade.heelHeightMm))} up: ${byValue(value, 'passes through', 'wedges a little', 'splits the food')}.`,

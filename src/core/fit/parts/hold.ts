@@ -10,8 +10,7 @@ export const clearance: Part = {
   id: 'clearance',
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
-  level: (_task, mode) =>
-    mode.id === 'board' || mode.id === 'cleave' || mode.id === 'child' ? 1 : mode.id === 'saw' ? 0.35 : 0,
+  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? 0.35 : 0),
   value: (b, _task, { cook }) => {
     const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm);
     return cl.floor.value + (1 - cl.floor.value) * fallOff(short, cl.scale.value);

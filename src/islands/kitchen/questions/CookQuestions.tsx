@@ -1,5 +1,5 @@
 import { Chip, NativeSelect, NumberInput, Switch } from '@mantine/core';
-import { type CookFile } from '../../../core/formats/kitchenFile';
+import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';

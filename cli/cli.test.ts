@@ -1,0 +1,85 @@
+import { spawnSync } from 'node:child_process';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect, test } from 'vitest';
+import { z } from 'zod';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const sample = (name: string) => join(root, 'data', 'kitchens', `${name}.json`);
+const command = (name: string, args: string[], input = '') =>
+  spawnSync('npm', ['run', '-s', name, '--', ...args], { cwd: root, input, encoding: 'utf8', maxBuffer: 1 << 28 });
+const parsed = <T extends z.ZodType>(schema: T, text: string) => schema.parse(JSON.parse(text));
+
+test('plan prints one plan, byte for byte the same each time, within two seconds', () => {
+  const first = command('plan', [sample('millrace-flat')]);
+  const began = performance.now();
+  const second = command('plan', [sample('millrace-flat')]);
+  const took = performance.now() - began;
+  console.log(`plan on a sample: ${took.toFixed(0)} ms wall`);
+  expect(first.status).toBe(0);
+  expect(second.stdout).toBe(first.stdout);
+  const plan = parsed(
+    z.object({ format: z.literal('scabbard.plan'), steps: z.array(z.object({ stays: z.number() })) }),
+    first.stdout,
+  );
+  expect(plan.steps.length).toBeGreaterThan(1);
+  expect(took).toBeLessThan(4000);
+});
+
+test('plan reads standard input, a school and a catalogue of its own', () => {
+  const kitchen = JSON.stringify({ format: 'scabbard.kitchen', version: 1 });
+  const plan = parsed(
+    z.object({ steps: z.array(z.object({ action: z.string(), type: z.string() })) }),
+    command('plan', ['-', '--school', 'line-cook'], kitchen).stdout,
+  );
+  expect(
+    plan.steps
+      .filter((s) => s.action === 'buy')
+      .map((s) => s.type)
+      .sort(),
+  ).toEqual(['chef', 'paring']);
+  const broken = command('plan', ['-', '--catalogue', sample('millrace-flat')], kitchen);
+  expect(broken.status).toBe(2);
+  expect(broken.stderr).toContain('format: "scabbard.kitchen" is not "scabbard.catalogue"');
+});
+
+test.each([
+  [['/no/such/file.json'], '', '/no/such/file.json: there is no such file'],
+  [['-'], '{', 'file: is not JSON'],
+  [
+    ['-'],
+    '{"format":"scabbard.kitchen","version":1,"cooks":[{"handLengthMm":30}]}',
+    'cooks[0].handLengthMm: 30 is not between 120 and 260',
+  ],
+  [['-', '--scool', 'free'], '', '--scool: is not an option'],
+  [['-', '--school', 'modern'], '{}', '--school: "modern" is not one of free'],
+  [[], '', 'KITCHEN.json: is missing'],
+])('a wrong call %j is told on standard error alone, with exit 2', (args, input, expected) => {
+  const { status, stdout, stderr } = command('plan', args, input);
+  expect(status).toBe(2);
+  expect(stdout).toBe('');
+  expect(stderr).toContain(expected);
+  expect(stderr).not.toMatch(/\n\s+at /);
+});
+
+test('fit prints scores with their parts for what was asked', () => {
+  const cells = parsed(
+    z.array(
+      z.object({
+        type: z.string(),
+        task: z.string(),
+        score: z.number(),
+        veto: z.string().nullable(),
+        parts: z.array(z.object({ id: z.string(), why: z.string() })),
+      }),
+    ),
+    command('fit', [sample('saltstair-supper-house'), '--type', 'deba', '--task', 'fish-head-off']).stdout,
+  );
+  expect(cells.length).toBeGreaterThan(3);
+  for (const cell of cells) {
+    expect([cell.type, cell.task]).toEqual(['deba', 'fish-head-off']);
+    expect(cell.veto === null ? cell.parts.length : cell.score).toBeGreaterThanOrEqual(0);
+  }
+  expect(cells.some((cell) => cell.score >= 70)).toBe(true);
+  expect(cells.some((cell) => cell.veto?.includes('left hand'))).toBe(true);
+});

@@ -1,0 +1,112 @@
+import { expect, test } from 'vitest';
+import { z } from 'zod';
+import { address } from './support';
+
+const stored = z.object({
+  id: z.string(),
+  version: z.number(),
+  kitchen: z.looseObject({ name: z.string().optional() }),
+});
+const problem = z.object({
+  title: z.string(),
+  status: z.number(),
+  detail: z.string(),
+  faults: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
+});
+
+async function newCookie(): Promise<string> {
+  const response = await fetch(address);
+  const cookie = response.headers.getSetCookie().find((c) => c.startsWith('scabbard_workspace='));
+  if (!cookie) throw new Error('no workspace cookie');
+  expect(cookie).toMatch(/HttpOnly/);
+  expect(cookie).toMatch(/SameSite=Lax/);
+  return cookie.split(';')[0] ?? '';
+}
+
+const send = (path: string, method: string, body: unknown, cookie = '', headers: Record<string, string> = {}) =>
+  fetch(`${address}${path}`, {
+    method,
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+    headers: { 'content-type': 'application/json', origin: address, cookie, ...headers },
+  });
+const made = async (cookie: string) =>
+  stored.parse(await (await send('/api/kitchens', 'POST', { from: 'nothing' }, cookie)).json());
+
+test('a kitchen is seen, saved, exported and deleted by its own workspace alone', async () => {
+  const [mine, theirs] = [await newCookie(), await newCookie()];
+  const { id, kitchen } = await made(mine);
+  for (const cookie of [theirs, '', 'scabbard_workspace=forged']) {
+    expect((await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie } })).status).toBe(404);
+    expect((await fetch(`${address}/api/kitchens/${id}/file`, { headers: { cookie } })).status).toBe(404);
+    expect((await fetch(`${address}/kitchens/${id}`, { headers: { cookie } })).status).toBe(404);
+    expect((await send(`/api/kitchens/${id}`, 'PUT', { version: 1, kitchen }, cookie)).status).toBe(404);
+    expect((await send(`/api/kitchens/${id}`, 'DELETE', '', cookie)).status).toBe(404);
+  }
+  const list = await (await fetch(`${address}/api/kitchens`, { headers: { cookie: theirs } })).text();
+  expect(list).not.toContain(id);
+  expect((await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie: mine } })).status).toBe(200);
+  expect((await send(`/api/kitchens/${id}`, 'DELETE', '', mine)).status).toBe(204);
+});
+
+test('a save on an older version is refused and changes nothing', async () => {
+  const cookie = await newCookie();
+  const { id, version, kitchen } = await made(cookie);
+  const save = (name: string) => send(`/api/kitchens/${id}`, 'PUT', { version, kitchen: { ...kitchen, name } }, cookie);
+  expect((await save('First')).status).toBe(200);
+  const late = await save('Late');
+  expect(late.status).toBe(409);
+  expect(late.headers.get('content-type')).toBe('application/problem+json');
+  expect(problem.parse(await late.json()).detail).toContain('another window');
+  const now = stored.parse(await (await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie } })).json());
+  expect(now.kitchen.name).toBe('First');
+  expect(now.version).toBe(version + 1);
+});
+
+test('bad input is refused with problem details that name the field', async () => {
+  const cookie = await newCookie();
+  const file = { format: 'scabbard.kitchen', version: 1, board: { lengthMm: 5 } };
+  const refused = await send('/api/kitchens', 'POST', { from: 'file', kitchen: file }, cookie);
+  expect(refused.status).toBe(422);
+  expect(problem.parse(await refused.json()).faults?.[0]).toEqual({
+    path: 'kitchen.board.lengthMm',
+    message: '5 is not between 150 and 1500',
+  });
+  const unknown = { format: 'scabbard.kitchen', version: 1, owned: [{ type: 'gladius' }] };
+  const ids = problem.parse(
+    await (await send('/api/kitchens', 'POST', { from: 'file', kitchen: unknown }, cookie)).json(),
+  );
+  expect(ids.faults?.[0]?.path).toBe('owned[0].type');
+  expect((await send('/api/kitchens', 'POST', '{oops', cookie)).status).toBe(400);
+  expect((await send('/api/kitchens', 'POST', { from: 'sample', sample: 'nope' }, cookie)).status).toBe(404);
+  expect((await send('/api/kitchens', 'POST', `"${'x'.repeat(2_200_000)}"`, cookie)).status).toBe(413);
+});
+
+test('writes from elsewhere are refused, whatever their content type', async () => {
+  const cookie = await newCookie();
+  const body = { from: 'nothing' };
+  expect((await send('/api/kitchens', 'POST', body, cookie, { origin: 'http://elsewhere.test' })).status).toBe(403);
+  expect((await send('/api/kitchens', 'POST', body, cookie, { 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+  const bare = await fetch(`${address}/api/kitchens`, {
+    method: 'POST',
+    body: JSON.stringify(body),
+    headers: { cookie },
+  });
+  expect(bare.status).toBe(403);
+});
+
+test('pages are sent with a strict policy and nothing foreign in them', async () => {
+  const response = await fetch(address);
+  const policy = response.headers.get('content-security-policy') ?? '';
+  for (const rule of [
+    "default-src 'self'",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "frame-ancestors 'none'",
+    "form-action 'self'",
+  ])
+    expect(policy).toContain(rule);
+  expect(policy).not.toMatch(/unsafe-inline|unsafe-eval|\*/);
+  expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+  const html = await response.text();
+  expect(html.match(/(?:src|href)="https?:/g)).toBeNull();
+});

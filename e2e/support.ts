@@ -1,0 +1,45 @@
+import { afterAll } from 'vitest';
+import type { Browser, Page } from 'puppeteer-core';
+import { openBrowser } from '../scripts/lib/browser.mjs';
+
+/** Address of the server that npm test started. */
+export const address = process.env.SCABBARD_ADDRESS ?? '';
+if (!address) throw new Error('SCABBARD_ADDRESS is not set: run the browser tests through npm test');
+
+/** One browser for a test file, closed at its end. */
+export async function testBrowser(): Promise<Browser> {
+  const { browser, close } = await openBrowser();
+  afterAll(close);
+  return browser;
+}
+
+/** A window with cookies of its own: another person. Console errors are collected. */
+export async function visitor(browser: Browser, width = 1280, height = 800): Promise<{ page: Page; errors: string[] }> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  const errors: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  page.on('pageerror', (error) => errors.push(String(error)));
+  await page.setViewport({ width, height });
+  return { page, errors };
+}
+
+/** Presses the button whose text contains `text` and waits for the page it leads to. */
+export async function pressAndGo(page: Page, text: string): Promise<void> {
+  const button = await page.waitForSelector(`xpath///button[contains(., "${text}")]`);
+  await Promise.all([page.waitForNavigation(), button?.click()]);
+}
+
+/** Waits for the roll to hold an answer and the save to be done. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForSelector('section[aria-label="Your knife roll"] li');
+  await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'Saved');
+}
+
+/** Text of the first element that matches. */
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (element) => element.textContent ?? '');
+
+/** Names of the pockets, in order. */
+export const pockets = (page: Page): Promise<string[]> =>
+  page.$$eval('section[aria-label="Your knife roll"] button', (buttons) => buttons.map((b) => b.textContent ?? ''));

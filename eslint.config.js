@@ -1,0 +1,73 @@
+import astro from 'eslint-plugin-astro';
+import boundaries from 'eslint-plugin-boundaries';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** The layers, top to bottom; each may use only what is listed for it. */
+const LAYERS = {
+  pages: ['layouts', 'islands', 'server', 'core', 'data'],
+  layouts: ['styles'],
+  islands: ['islands', 'workers', 'client', 'core', 'data'],
+  workers: ['client', 'core', 'data'],
+  client: ['client', 'core'],
+  server: ['server', 'db', 'core', 'data'],
+  db: ['db', 'core'],
+  core: ['core'],
+  data: ['data', 'core'],
+  cli: ['cli', 'core', 'data'],
+};
+const elements = [
+  ...['pages', 'layouts', 'islands', 'workers', 'client', 'server', 'db', 'core', 'styles'].map((type) => ({
+    type,
+    pattern: `src/${type}/**`,
+    partialMatch: false,
+  })),
+  { type: 'data', pattern: 'data/**', partialMatch: false },
+  { type: 'cli', pattern: 'cli/**', partialMatch: false },
+];
+const policies = Object.entries(LAYERS).map(([from, allow]) => ({
+  from: { element: { type: from } },
+  allow: allow.map((type) => ({ to: { element: { type } } })),
+}));
+
+export default tseslint.config(
+  { ignores: ['node_modules/**', '.data/**', '.astro/**', 'dist/**', 'public/**', 'src/db/migrations/**'] },
+  {
+    files: ['src/**/*.{ts,tsx}', 'data/**/*.ts', 'cli/**/*.ts', 'e2e/**/*.ts', 'scripts/**/*.ts'],
+    extends: [...tseslint.configs.strictTypeChecked],
+    languageOptions: { parserOptions: { projectService: true } },
+    plugins: { boundaries, 'react-hooks': hooks },
+    settings: {
+      'boundaries/elements': elements,
+      'boundaries/ignore': ['**/*.test.ts', 'src/core/testing/**'],
+      'import/resolver': { typescript: true },
+    },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      'boundaries/dependencies': ['error', { default: 'disallow', policies }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      // `import { type X }` would keep the module in the bundle
+      '@typescript-eslint/no-import-type-side-effects': 'error',
+      '@typescript-eslint/consistent-type-assertions': ['error', { assertionStyle: 'as' }],
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      '@typescript-eslint/no-unnecessary-condition': 'off',
+    },
+  },
+  {
+    // the core knows no screen, server, database, file or clock
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts', 'src/core/testing/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: ['node:*', 'react*', 'astro*', '@mantine/*', 'drizzle-orm*', 'pg', 'comlink', '**/data/*'],
+        },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process', 'Date'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'pass a seed' }],
+    },
+  },
+  ...astro.configs.recommended,
+);

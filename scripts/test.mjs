@@ -1,0 +1,31 @@
+// npm test: prepares as npm start does, on a database of its own, then runs unit and browser tests. Arguments go to the test runner.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { ensureChromium } from './lib/chromium.mjs';
+import { root } from './lib/paths.mjs';
+import { nextFree } from './lib/ports.mjs';
+import { prepare } from './lib/prepare.mjs';
+import { main, say } from './lib/say.mjs';
+import { serve } from './lib/serve.mjs';
+import { withStops } from './lib/stops.mjs';
+
+await main(() =>
+  withStops(async (stops) => {
+    await ensureChromium();
+    const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_test', stops });
+    const server = await serve(entry, url, await nextFree(4600));
+    stops.push(server.stop);
+    say('• running the tests…');
+    const vitest = spawn(
+      process.execPath,
+      [join(root, 'node_modules', 'vitest', 'vitest.mjs'), 'run', ...process.argv.slice(2)],
+      {
+        cwd: root,
+        stdio: ['ignore', 'inherit', 'inherit'],
+        env: { ...process.env, SCABBARD_ADDRESS: server.address, DATABASE_URL: '' },
+      },
+    );
+    stops.push(async () => void vitest.kill());
+    process.exitCode = await new Promise((resolve) => vitest.once('exit', (code) => resolve(code ?? 1)));
+  }),
+);

@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: ['{src,data,cli,e2e}/**/*.test.ts'],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+    reporters: process.env.TEST_REPORT ? ['default', ['json', { outputFile: process.env.TEST_REPORT }]] : ['default'],
+  },
+});
