@@ -31,7 +31,9 @@ function start(): Promise<{ child: ChildProcess; seconds: number }> {
 }
 
 const ended = (child: ChildProcess) =>
-  new Promise((resolve) => (child.exitCode === null ? child.once('exit', resolve) : resolve(0)));
+  new Promise((resolve) =>
+    child.exitCode === null && child.signalCode === null ? child.once('exit', resolve) : resolve(0),
+  );
 
 afterAll(async () => {
   for (const child of running) {
