@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { existsSync, rmSync, statSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, expect, test } from 'vitest';
@@ -7,9 +8,19 @@ import { z } from 'zod';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const CLUSTER = 'test-start';
-const PORT = '4967';
+const PORT = String(await freePort());
 const here = `http://127.0.0.1:${PORT}`;
 const running: ChildProcess[] = [];
+
+/** A port nobody listens on. */
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const address = server.address();
+      server.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
 
 /** Starts the application as npm start does, on a cluster of this test's own; resolves with its process and the seconds it took. */
 function start(): Promise<{ child: ChildProcess; seconds: number }> {

@@ -33,7 +33,11 @@ export async function pressAndGo(page: Page, text: string): Promise<void> {
 /** Waits for the roll to hold an answer and the save to be done. */
 export async function settled(page: Page): Promise<void> {
   await page.waitForSelector('section[aria-label="Your knife roll"] li');
-  await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent === 'Saved');
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[role="status"]')?.textContent === 'Saved' &&
+      document.querySelector('[data-final="true"]') !== null,
+  );
 }
 
 /** Text of the first element that matches. */

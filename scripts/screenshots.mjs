@@ -20,6 +20,7 @@ const PICTURES = [
   { name: 'roll', view: WIDE, sample: 'Saltstair' },
   { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
   { name: 'roll-dark', view: WIDE, sample: 'Alder', dark: true },
+  { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
   { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
 ];
 
@@ -33,6 +34,13 @@ async function openReason(page) {
   await page.$eval('section[aria-labelledby="story"]', (e) =>
     scrollTo(0, e.getBoundingClientRect().top + scrollY - 300),
   );
+}
+
+async function openMatch(page) {
+  await page.goto(`${page.url()}/match`, { waitUntil: 'networkidle0' });
+  await page.waitForSelector('[role="region"] button[data-shade]');
+  await page.click('[role="region"] button[data-shade="well"]');
+  await page.waitForSelector('aside ul li');
 }
 
 async function scrollToRoll(page) {

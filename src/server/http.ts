@@ -83,7 +83,8 @@ export function answering<C = unknown>(work: (context: C) => Promise<Response>):
     } catch (error) {
       if (error instanceof Answer) return error.response;
       if (error instanceof FaultyInput) return faulty(error.faults);
-      console.error(error);
+      // a browser that leaves in mid-request is no fault of ours
+      if (!(error instanceof Error && 'code' in error && error.code === 'ECONNRESET')) console.error(error);
       return problem(500, 'Something broke', 'The server could not do this. Nothing was changed; try again.');
     }
   };

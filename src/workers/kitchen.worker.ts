@@ -3,7 +3,11 @@ import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
-import { explain, type Explanation } from '../core/fit/score';
+import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
+import { bladeNotes } from '../core/fit/notes';
+import { explain, prepareTask, score, type Explanation } from '../core/fit/score';
+import { bladeTraits, type BladeTraits } from '../core/fit/traits';
+import type { LengthBand } from '../core/fit/wantedLength';
 import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
@@ -12,12 +16,45 @@ import { planFrom, stepsOf } from '../core/kit/plan';
 import { Doubt } from '../core/kit/sure';
 import { layOut, type Workbench } from '../core/kit/workbench';
 
+/** Most blades named in a task's ranking. */
+const RANKED = 8;
+
 let models: BladeModel[] = [];
 let bench: Workbench | null = null;
 let asked = 0;
 
 /** Lets waiting messages in: a newer question comes before an older one's details. */
 const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** A blade by catalogue model or by its place among the owned knives. */
+export type Target = { model: string } | { owned: number };
+
+function bladeOf(target: Target): BladeTraits | null {
+  if ('owned' in target) return bench?.owned[target.owned]?.blade ?? null;
+  const model = models.find((m) => m.id === target.model);
+  return model ? bladeTraits(model, reference) : null;
+}
+
+/** The match of a whole kitchen, with the names its screen needs. */
+export interface MatchTable extends MatchMatrix {
+  rows: { id: string; name: string; group: string; minutesPerWeek: number }[];
+  columns: { blade: BladeModel; owned: number | null; place: 'drawer' | 'kit' | 'catalogue'; role: string }[];
+}
+
+export interface Ranked {
+  blade: BladeModel;
+  explanation: Explanation;
+  heldBack: ReturnType<typeof whatMakesWorse>;
+}
+
+export interface Character extends ReturnType<typeof characterOf> {
+  blade: BladeModel;
+  notes: string[];
+  palmBreadthMm: number;
+  knuckleRoomMm: number;
+  lengthWanted: LengthBand;
+  scores: { task: string; score: number; weight: number }[];
+}
 
 /** A save's outcome: the new version, or why the server refused. */
 export type Saved = { version: number } | { refused: number; why: string };
@@ -76,14 +113,77 @@ const kitchenWorker = {
   },
 
   /** A score taken apart: a catalogue model or an owned knife (by index) at one task. */
-  explain(target: { model: string } | { owned: number }, taskId: string): Explanation | null {
-    if (!bench) return null;
-    const prepared = bench.tasks.find(({ task }) => task.id === taskId);
-    const blade =
-      'owned' in target
-        ? bench.owned[target.owned]?.blade
-        : bench.buyable.find((candidate) => candidate.id === target.model)?.blade;
-    return prepared && blade ? explain(blade, prepared, bench.cooks) : null;
+  explain(target: Target, taskId: string): Explanation | null {
+    const task = reference.tasks.get(taskId);
+    const blade = bladeOf(target);
+    return bench && task && blade ? explain(blade, prepareTask(task), bench.cooks) : null;
+  },
+
+  /** Every blade at every task of the trade: what is owned first, then the catalogue. */
+  match(file: KitchenFile): MatchTable {
+    asked++;
+    bench = layOut(file, reference, models, undefined, bench);
+    const { cooks, loads, owned } = bench;
+    const load = new Map(loads.map((l) => [l.task.id, l]));
+    const tasks = [...reference.tasks.values()];
+    const blades = [...owned.map((o) => o.blade), ...models.map((m) => bladeTraits(m, reference))];
+    const steps = planFrom(bench, { perturbed: 0, effort: QUICK }).steps;
+    const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
+    const matrix = matchMatrix(
+      blades,
+      tasks.map((task) => prepareTask(task)),
+      cooks,
+      tasks.map((task) => load.get(task.id)?.weight ?? 0),
+    );
+    return {
+      ...matrix,
+      rows: tasks.map((task) => ({
+        id: task.id,
+        name: task.name,
+        group: task.group,
+        minutesPerWeek: load.get(task.id)?.minutesPerWeek ?? 0,
+      })),
+      columns: blades.map(({ blade }, i) => ({
+        blade,
+        owned: i < owned.length ? i : null,
+        place: i < owned.length ? 'drawer' : kit.has(blade.id) ? 'kit' : 'catalogue',
+        role: reference.types.get(blade.type)?.role ?? 'other',
+      })),
+    };
+  },
+
+  /** A task's best blades, each with what holds it back against the best. */
+  rank(taskId: string): Ranked[] {
+    const task = reference.tasks.get(taskId);
+    if (!bench || !task) return [];
+    const blades = [...bench.owned.map((o) => o.blade), ...models.map((m) => bladeTraits(m, reference))];
+    return rankBlades(prepareTask(task), blades, bench.cooks, RANKED).map(({ blade, explanation, heldBack }) => ({
+      blade: blade.blade,
+      explanation,
+      heldBack,
+    }));
+  },
+
+  /** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */
+  character(target: Target): Character | null {
+    const blade = bladeOf(target);
+    const cook = bench?.cooks[0];
+    if (!bench || !blade || !cook) return null;
+    const loads = new Map(bench.loads.map((l) => [l.task.id, l]));
+    const tasks = [...reference.tasks.values()].map((task) => prepareTask(task));
+    return {
+      blade: blade.blade,
+      ...characterOf(blade, tasks, bench.cooks, loads),
+      notes: bladeNotes(blade, bench.kitchen),
+      palmBreadthMm: cook.cook.palmBreadthMm,
+      knuckleRoomMm: blade.knuckleRoomMm(cook.cook.palmBreadthMm),
+      lengthWanted: cook.length,
+      scores: tasks.map((task) => ({
+        task: task.task.id,
+        score: score(blade, task, bench?.cooks ?? []),
+        weight: loads.get(task.task.id)?.weight ?? 0,
+      })),
+    };
   },
 };
 export type KitchenWorker = typeof kitchenWorker;

@@ -38,8 +38,14 @@ export function isCurrency(code: string): boolean {
 
 /** Decimal places of the currency's minor unit: 2 for EUR, 0 for JPY. */
 export function minorDigits(currency: string): number {
-  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+  let digits = digitsOf.get(currency);
+  if (digits === undefined) {
+    digits = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+    digitsOf.set(currency, digits);
+  }
+  return digits;
 }
+const digitsOf = new Map<string, number>();
 
 /** Decimal amount to whole minor units, rounded half up on the decimal figure that was written. */
 export function toMinor(amount: number, currency: string): number {

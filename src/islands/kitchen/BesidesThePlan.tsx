@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Plan } from '../../core/formats/planFile';
 import css from './BesidesThePlan.module.css';
-import { minutes, percent, taskName } from './words';
+import { minutes, percent, taskName } from '../shared/words';
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (

@@ -1,21 +1,27 @@
 import type { Plan } from '../../core/formats/planFile';
+import type { Answer } from './usePlanner';
 import css from './CoverageBar.module.css';
-import { money, percent } from './words';
+import { money, percent } from '../shared/words';
 
 /** Coverage and money, always in view: what is done well today, after the needs, after everything, and what it costs. */
 export function CoverageBar({
   plan,
   budget,
-  milliseconds,
+  answer,
 }: {
   plan: Plan;
   budget: number | null | undefined;
-  milliseconds: number;
+  answer: Answer;
 }) {
   const { now, needs, all } = plan.coverage;
   const label = `Your cutting done well: ${percent(now)} today, ${percent(needs)} with the needs, ${percent(all)} with everything.`;
   return (
-    <section className={css.strip} aria-label="Coverage and money" data-answer-ms={milliseconds.toFixed(1)}>
+    <section
+      className={css.strip}
+      aria-label="Coverage and money"
+      data-answer-ms={answer.milliseconds.toFixed(1)}
+      data-final={answer.final}
+    >
       <div className={css.figure}>
         <span className={css.caption}>Your cutting done well</span>
         <span className={css.big} data-testid="coverage">

@@ -3,6 +3,7 @@ import { IconDownload } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { Dress } from '../shared/Dress';
+import { ViewLinks } from '../shared/KitchenMast';
 import { Masthead } from '../shared/Masthead';
 import { CoverageBar } from './CoverageBar';
 import css from './KitchenView.module.css';
@@ -11,7 +12,7 @@ import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { StepStory } from './StepStory';
 import { useKitchen, type SaveState } from './useKitchen';
-import { useKitchenWorker } from './useKitchenWorker';
+import { useKitchenWorker } from '../shared/useKitchenWorker';
 import { usePlanner } from './usePlanner';
 
 const SAVE_WORDS: Record<SaveState, string> = {
@@ -53,6 +54,7 @@ function Kitchen({ stored }: { stored: StoredKitchen }) {
             update((k) => ({ ...k, name: name.trim() ? name : undefined }));
           }}
         />
+        <ViewLinks kitchenId={stored.id} here="plan" />
         <span className="faded" role="status" title={why}>
           {SAVE_WORDS[state]}
         </span>
@@ -101,7 +103,7 @@ function Kitchen({ stored }: { stored: StoredKitchen }) {
           )}
           {answer ? (
             <>
-              <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} milliseconds={answer.milliseconds} />
+              <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
               <Roll
                 plan={answer.plan}
                 owned={answer.owned}

@@ -4,7 +4,7 @@ import type { PlanStep } from '../../core/formats/planFile';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import type { Scale } from './Roll';
 import css from './Pocket.module.css';
-import { inches, money } from './words';
+import { inches, money } from '../shared/words';
 
 export interface PocketContent {
   key: string;

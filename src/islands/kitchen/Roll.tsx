@@ -5,7 +5,7 @@ import type { Plan } from '../../core/formats/planFile';
 import { Pocket, type PocketContent } from './Pocket';
 import { Rule } from './Rule';
 import css from './Roll.module.css';
-import { typeName } from './words';
+import { typeName } from '../shared/words';
 
 interface Props {
   plan: Plan;

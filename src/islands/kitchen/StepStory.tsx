@@ -5,9 +5,9 @@ import type { PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/score';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { ScoreParts } from './ScoreParts';
+import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
-import { minutes, money, taskName } from './words';
+import { minutes, money, taskName } from '../shared/words';
 
 interface Props {
   step: PlanStep;

@@ -14,6 +14,8 @@ export interface Answer {
   owned: BladeModel[];
   /** How long the worker took over the first answer. */
   milliseconds: number;
+  /** False while the harder search is still under way. */
+  final: boolean;
 }
 
 /** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
@@ -46,11 +48,11 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       if (!current()) return;
       setTrouble(null);
       setStays(null);
-      setAnswer(first);
+      setAnswer({ ...first, final: false });
       const better = await worker.thorough();
       if (!current()) return;
       const plan = better ?? first.plan;
-      setAnswer({ ...first, plan });
+      setAnswer({ ...first, plan, final: true });
       const share = await worker.sure(plan, PERTURBED);
       if (current() && share) setStays(share);
     };

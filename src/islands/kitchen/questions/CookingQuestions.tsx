@@ -120,8 +120,8 @@ export function CookingQuestions({ kitchen, update }: QuestionProps) {
       </Field>
       {more > 0 && (
         <p className={css.hint}>
-          This kitchen’s file also names <span className="figure">{more}</span> dishes or tasks one by one; they count
-          too.
+          This kitchen’s file also names <span className="figure">{more}</span> more{' '}
+          {more === 1 ? 'dish or task, which counts' : 'dishes or tasks, which count'} too.
         </p>
       )}
     </Section>

@@ -1,5 +1,5 @@
 import type { Explanation } from '../../core/fit/score';
-import css from './StepStory.module.css';
+import css from './ScoreParts.module.css';
 
 /** Parts that change nothing here are counted, not listed. */
 const FULL = 0.995;

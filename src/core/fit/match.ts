@@ -1,0 +1,112 @@
+import type { TaskLoad } from '../cutting/load';
+import { usefulness } from '../kit/value';
+import type { CookContext } from './cook';
+import { explain, score, type Explanation, type PreparedTask } from './score';
+import type { BladeTraits } from './traits';
+
+/** Every blade at every task: scores row by row of blades, 0–100, and the share of the kitchen's cutting each blade does well. */
+export interface MatchMatrix {
+  blades: number;
+  tasks: number;
+  /** Score of blade b at task t: `scores[b * tasks + t]`. */
+  scores: Float32Array;
+  /** 1 where nobody here may do it. */
+  refused: Uint8Array;
+  /** What each blade alone would cover of the kitchen's weighted cutting, 0–1. */
+  worth: Float32Array;
+}
+
+/** Scores every blade at every task. `weights` gives each task's weight in this kitchen, 0 for tasks it never does. */
+export function matchMatrix(
+  blades: readonly BladeTraits[],
+  tasks: readonly PreparedTask[],
+  cooks: readonly CookContext[],
+  weights: readonly number[],
+): MatchMatrix {
+  const scores = new Float32Array(blades.length * tasks.length);
+  const refused = new Uint8Array(scores.length);
+  const worth = new Float32Array(blades.length);
+  const total = weights.reduce((a, b) => a + b, 0);
+  blades.forEach((blade, b) => {
+    let sum = 0;
+    tasks.forEach((task, t) => {
+      const points = score(blade, task, cooks);
+      scores[b * tasks.length + t] = points;
+      if (points === 0) refused[b * tasks.length + t] = 1;
+      sum += (weights[t] ?? 0) * usefulness(points);
+    });
+    worth[b] = total > 0 ? sum / total : 0;
+  });
+  return { blades: blades.length, tasks: tasks.length, scores, refused, worth };
+}
+
+/** The part in which one blade falls furthest behind another at the same task, with both sentences; null when none does. */
+export function whatMakesWorse(
+  better: Explanation,
+  worse: Explanation,
+): { part: string; keeps: number; than: number; why: string; insteadOf: string } | null {
+  if (worse.veto) return { part: 'Do not', keeps: 0, than: 1, why: worse.veto, insteadOf: '' };
+  const kept = (e: Explanation, id: string) => {
+    const part = e.parts.find((p) => p.id === id);
+    return part ? Math.pow(part.value, part.weight) : 1;
+  };
+  let found: ReturnType<typeof whatMakesWorse> = null;
+  let furthest = 0.995;
+  for (const part of worse.parts) {
+    const keeps = Math.pow(part.value, part.weight);
+    const than = kept(better, part.id);
+    if (keeps / than < furthest) {
+      furthest = keeps / than;
+      found = {
+        part: part.name,
+        keeps,
+        than,
+        why: part.why,
+        insteadOf: better.parts.find((p) => p.id === part.id)?.why ?? '',
+      };
+    }
+  }
+  return found;
+}
+
+/** A task's blades from the best down, each with what holds it back against the best. */
+export function rankBlades(
+  task: PreparedTask,
+  blades: readonly BladeTraits[],
+  cooks: readonly CookContext[],
+  most: number,
+): { blade: BladeTraits; explanation: Explanation; heldBack: ReturnType<typeof whatMakesWorse> }[] {
+  const ranked = blades
+    .map((blade) => ({ blade, points: score(blade, task, cooks) }))
+    .filter(({ points }) => points > 0)
+    .sort((a, b) => b.points - a.points || (a.blade.blade.id < b.blade.blade.id ? -1 : 1))
+    .slice(0, most)
+    .map(({ blade }) => ({ blade, explanation: explain(blade, task, cooks) }));
+  const [best] = ranked;
+  return ranked.map((each) => ({
+    ...each,
+    heldBack: best && each !== best ? whatMakesWorse(best.explanation, each.explanation) : null,
+  }));
+}
+
+/** What a blade is made for and what it must never do, over a set of tasks; most weight first. */
+export function characterOf(
+  blade: BladeTraits,
+  tasks: readonly PreparedTask[],
+  cooks: readonly CookContext[],
+  loads: ReadonlyMap<string, TaskLoad>,
+): { madeFor: { task: string; score: number }[]; never: { task: string; why: string }[] } {
+  const weight = (id: string) => loads.get(id)?.weight ?? 0;
+  const judged = tasks.map((task) => ({
+    id: task.task.id,
+    tool: task.modes.length === 0,
+    e: explain(blade, task, cooks),
+  }));
+  return {
+    madeFor: judged
+      .filter(({ e }) => e.score >= 70)
+      .sort((a, b) => weight(b.id) - weight(a.id) || b.e.score - a.e.score)
+      .map(({ id, e }) => ({ task: id, score: Math.round(e.score) })),
+    never: judged.flatMap(({ id, tool, e }) => (e.veto && !tool ? [{ task: id, why: e.veto }] : [])),
+  };
+}

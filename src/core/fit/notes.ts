@@ -1,0 +1,42 @@
+import { rockingRadiusMm } from '../blade/rocking';
+import type { Kitchen } from '../kitchen/kitchen';
+import type { BladeTraits } from './traits';
+
+/** Plain-words notes on a blade: who it suits, upkeep, cautions, the edge to open up before first use. */
+export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] {
+  const { blade, steel } = traits;
+  const notes: string[] = [];
+  const radius = rockingRadiusMm(blade);
+  if (!traits.serrated && blade.lengthMm >= 140) {
+    if (traits.contactShare >= 0.8)
+      notes.push('Nearly all of the edge meets the board at once: for hands that chop or push straight down.');
+    else if (radius < 900)
+      notes.push(`Its belly rolls on a radius of ${Math.round(radius / 10) * 10} mm: for hands that rock.`);
+    else notes.push('Flat for most of its length with a little belly: it pushes and pulls well, and rocks if it must.');
+  }
+  if (blade.bevel === 'single')
+    notes.push(
+      `Ground on one side for the ${blade.handed} hand: it peels slices away cleanly, drifts in dense food, and asks for training.`,
+    );
+  if (blade.bevel === 'uneven') notes.push('Ground unevenly: strong along bone, with a little drift.');
+  if (blade.flex >= 0.4) notes.push('It bends: it follows skin, frames and membranes, and skids off joints.');
+  notes.push(`${steel.name}: ${lower(steel.note)}`);
+  if (traits.reactivity > 0.3)
+    notes.push('Wipe it during the work, dry it, and oil it before storage; a grey patina is normal, red rust is not.');
+  else notes.push('Rinse and dry it by hand; stainless resists, it is not proof.');
+  if (blade.bolster === 'full') notes.push('The full bolster gets in the way of sharpening the heel.');
+  if (!blade.easedSpine && blade.lengthMm >= 140)
+    notes.push('Spine and heel corners are not eased: hold it for two minutes before paying.');
+  if (!traits.serrated && blade.tip !== 'blunt' && blade.edgeAngleDeg < steel.leastAngleDeg - 0.5)
+    notes.push(
+      `The factory edge of ${blade.edgeAngleDeg}° a side is more acute than this steel carries: open it to ${steel.leastAngleDeg}° before first use.`,
+    );
+  if (traits.serrated) notes.push('Serrated: it is replaced, not sharpened, so little money belongs in it.');
+  if (blade.steel === 'ceramic') notes.push('Never twist or pry with it, nor drop it; only its maker sharpens it.');
+  else if (traits.strength < 3) notes.push('A fine edge: no bone, shell, pit or frozen food, and no twisting.');
+  if (kitchen.habits.dishwasher && traits.woodHandle)
+    notes.push('Its glued wooden handle will not stand your dishwasher.');
+  return notes;
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,0 +1,196 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
+import { scoreWord } from '../../core/fit/words';
+import type { MatchTable } from '../../workers/kitchen.worker';
+import { minutes, typeName } from '../shared/words';
+import type { Arranged } from './arrange';
+import css from './MatchGrid.module.css';
+
+/** What has been pressed: a cell, a whole task or a whole blade (indices into the table). */
+export type Picked = { row: number; column: number } | { row: number; column: null } | { row: null; column: number };
+
+interface Props {
+  table: MatchTable;
+  arranged: Arranged;
+  picked: Picked | null;
+  onPick: (picked: Picked) => void;
+}
+
+const ROW_PX = 42;
+const COLUMN_PX = 86;
+const HEAD_PX = 74;
+const SIDE_PX = 210;
+
+const SHADES: Record<string, string> = {
+  'made for it': 'made',
+  'does it well': 'well',
+  manages: 'manages',
+  'a struggle': 'struggle',
+  'wrong tool': 'wrong',
+  'do not': 'not',
+};
+
+const Cell = memo(function Cell({
+  points,
+  refused,
+  on,
+  onPress,
+}: {
+  points: number;
+  refused: boolean;
+  on: boolean;
+  onPress: () => void;
+}) {
+  const word = scoreWord(points, refused ? 'refused' : null);
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      className={css.cell}
+      data-shade={SHADES[word]}
+      data-on={on || undefined}
+      onClick={onPress}
+    >
+      <b className="figure">{refused ? '✕' : Math.round(points)}</b>
+      <span>{word}</span>
+    </button>
+  );
+});
+
+/** The matrix: only the cells in view are in the page. Arrow keys move, Enter opens. */
+export function MatchGrid({ table, arranged, picked, onPick }: Props) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const at = useRef({ row: 0, column: 0 });
+  const rows = useVirtualizer({
+    count: arranged.rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_PX,
+    overscan: 4,
+    scrollPaddingStart: HEAD_PX,
+  });
+  const columns = useVirtualizer({
+    horizontal: true,
+    count: arranged.columns.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => COLUMN_PX,
+    overscan: 2,
+    scrollPaddingStart: SIDE_PX,
+  });
+  useEffect(() => {
+    at.current = { row: 0, column: 0 };
+    scroller.current?.scrollTo(0, 0);
+  }, [arranged]);
+
+  const move = (event: KeyboardEvent) => {
+    const by = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
+    if (!by || arranged.rows.length === 0 || arranged.columns.length === 0) return;
+    event.preventDefault();
+    const clamp = (value: number, count: number) => Math.min(count - 1, Math.max(0, value));
+    const started = picked !== null;
+    at.current = {
+      row: clamp(at.current.row + (started ? (by[0] ?? 0) : 0), arranged.rows.length),
+      column: clamp(at.current.column + (started ? (by[1] ?? 0) : 0), arranged.columns.length),
+    };
+    rows.scrollToIndex(at.current.row);
+    columns.scrollToIndex(at.current.column);
+    onPick({ row: arranged.rows[at.current.row] ?? 0, column: arranged.columns[at.current.column] ?? 0 });
+  };
+
+  if (arranged.rows.length === 0 || arranged.columns.length === 0)
+    return <p className={css.none}>Nothing fits: clear the search or switch off a filter.</p>;
+
+  const width = SIDE_PX + columns.getTotalSize();
+  const height = HEAD_PX + rows.getTotalSize();
+  return (
+    <div
+      ref={scroller}
+      className={css.scroller}
+      role="region"
+      aria-label={`Scores of ${arranged.columns.length} blades at ${arranged.rows.length} tasks. Arrow keys move from cell to cell.`}
+      tabIndex={0}
+      onKeyDown={move}
+    >
+      <div style={{ width, height, position: 'relative' }}>
+        <div className={css.head} style={{ width, height: HEAD_PX }}>
+          <div className={css.corner} style={{ width: SIDE_PX, height: HEAD_PX }}>
+            <span>tasks ↓</span>
+            <span>blades →</span>
+          </div>
+          {columns.getVirtualItems().map(({ index, start }) => {
+            const column = arranged.columns[index] ?? 0;
+            const entry = table.columns[column];
+            if (!entry) return null;
+            const { blade, place } = entry;
+            return (
+              <button
+                key={column}
+                type="button"
+                tabIndex={-1}
+                className={css.blade}
+                data-place={place}
+                data-on={picked?.column === column || undefined}
+                style={{ transform: `translateX(${SIDE_PX + start}px)`, width: COLUMN_PX, height: HEAD_PX }}
+                onClick={() => onPick({ row: null, column })}
+              >
+                <b>{typeName(blade.type).replace(', double bevel', '')}</b>
+                <span className="figure">{Math.round(blade.lengthMm)} mm</span>
+                <span>{place === 'drawer' ? 'in the drawer' : place === 'kit' ? 'in the kit' : blade.maker}</span>
+              </button>
+            );
+          })}
+        </div>
+        {rows.getVirtualItems().map(({ index, start }) => {
+          const row = arranged.rows[index] ?? 0;
+          const task = table.rows[row];
+          if (!task) return null;
+          return (
+            <div
+              key={row}
+              className={css.row}
+              data-begins={arranged.begins.has(row) || undefined}
+              style={{ transform: `translateY(${HEAD_PX + start}px)`, width, height: ROW_PX }}
+            >
+              <button
+                type="button"
+                tabIndex={-1}
+                className={css.task}
+                data-on={picked?.row === row || undefined}
+                style={{ width: SIDE_PX, height: ROW_PX }}
+                onClick={() => onPick({ row, column: null })}
+              >
+                <span>
+                  {arranged.begins.has(row) && <i className={css.group}>{task.group}</i>}
+                  {task.name}
+                </span>
+                {task.minutesPerWeek > 0 && (
+                  <span className={`${css.load} figure`}>{minutes(task.minutesPerWeek)}</span>
+                )}
+              </button>
+              {columns.getVirtualItems().map(({ index: c, start: left }) => {
+                const column = arranged.columns[c] ?? 0;
+                const cell = column * table.tasks + row;
+                return (
+                  <div
+                    key={column}
+                    className={css.place}
+                    style={{ transform: `translateX(${SIDE_PX + left}px)`, width: COLUMN_PX, height: ROW_PX }}
+                  >
+                    <Cell
+                      points={table.scores[cell] ?? 0}
+                      refused={table.refused[cell] === 1}
+                      on={picked?.row === row && picked.column === column}
+                      onPress={() => {
+                        at.current = { row: index, column: c };
+                        onPick({ row, column });
+                      }}
+                    />
+                  </div>
+                );
+              })}
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

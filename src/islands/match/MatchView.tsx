@@ -1,0 +1,104 @@
+import { NativeSelect, Switch, TextInput } from '@mantine/core';
+import { useEffect, useMemo, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { MatchTable } from '../../workers/kitchen.worker';
+import { Dress } from '../shared/Dress';
+import { KitchenMast } from '../shared/KitchenMast';
+import { useKitchenWorker } from '../shared/useKitchenWorker';
+import { arrange, BLADE_ORDERS, ROLE_NAMES, TASK_ORDERS, type Arrangement } from './arrange';
+import { MatchGrid, type Picked } from './MatchGrid';
+import { MatchStory } from './MatchStory';
+import css from './MatchView.module.css';
+
+/** Every task against every blade, for this kitchen, with the reasons one press away. */
+export default function MatchView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <Dress>
+      <Match stored={stored} />
+    </Dress>
+  );
+}
+
+const FIRST: Arrangement = { tasks: 'load', blades: 'worth', role: 'all', search: '', mineOnly: true, keptOnly: false };
+
+function Match({ stored }: { stored: StoredKitchen }) {
+  const worker = useKitchenWorker();
+  const [table, setTable] = useState<MatchTable | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [how, setHow] = useState(FIRST);
+  const [picked, setPicked] = useState<Picked | null>(null);
+
+  useEffect(() => {
+    worker
+      .load()
+      .then(() => worker.match(stored.kitchen))
+      .then(setTable)
+      .catch((error: unknown) =>
+        setTrouble(error instanceof Error ? error.message : 'The match could not be worked out.'),
+      );
+  }, [worker, stored.kitchen]);
+
+  const arranged = useMemo(() => (table ? arrange(table, how) : null), [table, how]);
+  const set = (change: Partial<Arrangement>) => setHow((now) => ({ ...now, ...change }));
+
+  return (
+    <>
+      <KitchenMast kitchenId={stored.id} name={stored.kitchen.name ?? 'My kitchen'} here="match" />
+      <main id="main" className={css.page}>
+        <h1 className="visually-hidden">Match: tasks against blades</h1>
+        <div className={css.controls} role="group" aria-label="Sort and filter">
+          <TextInput
+            label="Find"
+            placeholder="task, blade or maker"
+            value={how.search}
+            onChange={(e) => set({ search: e.currentTarget.value })}
+          />
+          <NativeSelect
+            label="Tasks by"
+            value={how.tasks}
+            data={TASK_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(e) => {
+              const order = TASK_ORDERS.find((o) => o.id === e.currentTarget.value);
+              if (order) set({ tasks: order.id });
+            }}
+          />
+          <NativeSelect
+            label="Blades by"
+            value={how.blades}
+            data={BLADE_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(e) => {
+              const order = BLADE_ORDERS.find((o) => o.id === e.currentTarget.value);
+              if (order) set({ blades: order.id });
+            }}
+          />
+          <NativeSelect
+            label="Kind of blade"
+            value={how.role}
+            data={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
+            onChange={(e) => set({ role: e.currentTarget.value })}
+          />
+          <Switch
+            label="Only what I cut"
+            checked={how.mineOnly}
+            onChange={(e) => set({ mineOnly: e.currentTarget.checked })}
+          />
+          <Switch
+            label="Only kit and drawer"
+            checked={how.keptOnly}
+            onChange={(e) => set({ keptOnly: e.currentTarget.checked })}
+          />
+        </div>
+        {trouble && <p role="alert">{trouble}</p>}
+        {!table && !trouble && <p className={css.waiting}>Trying every blade at every task…</p>}
+        {table && arranged && (
+          <div className={css.split} data-open={picked !== null || undefined}>
+            <MatchGrid table={table} arranged={arranged} picked={picked} onPick={setPicked} />
+            {picked && (
+              <MatchStory table={table} picked={picked} worker={worker} kitchenId={stored.id} onPick={setPicked} />
+            )}
+          </div>
+        )}
+      </main>
+    </>
+  );
+}
