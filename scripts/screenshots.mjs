@@ -21,6 +21,10 @@ const PICTURES = [
   { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
   { name: 'roll-dark', view: WIDE, sample: 'Alder', dark: true },
   { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
+  { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
+  { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
+  { name: 'score', view: WIDE, path: '/score' },
+  { name: 'glossary', view: WIDE, path: '/glossary' },
   { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
 ];
 
@@ -43,6 +47,17 @@ async function openMatch(page) {
   await page.waitForSelector('aside ul li');
 }
 
+async function openBlade(page) {
+  await page.goto(`${page.url()}/blades/lanternhill-sujihiki-270`, { waitUntil: 'networkidle0' });
+  await page.waitForSelector('figure svg');
+}
+
+async function openCompare(page) {
+  const blades = 'ploverdale-chef-200,oskavel-gyuto-210,lanternhill-santoku-165';
+  await page.goto(`${page.url()}/compare?blades=${blades}`, { waitUntil: 'networkidle0' });
+  await page.waitForSelector('table');
+}
+
 async function scrollToRoll(page) {
   await page.$eval('section[aria-label="Coverage and money"]', (e) => e.scrollIntoView());
 }
@@ -57,7 +72,7 @@ await main(() =>
     const { browser, close } = await openBrowser();
     stops.push(close);
     mkdirSync(folder, { recursive: true });
-    for (const { name, view, sample, act, dark } of PICTURES) {
+    for (const { name, view, sample, act, dark, path = '/' } of PICTURES) {
       if (only.length > 0 && !only.includes(name)) continue;
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
@@ -67,7 +82,7 @@ await main(() =>
         { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
         { name: 'prefers-reduced-motion', value: 'reduce' },
       ]);
-      await page.goto(server.address, { waitUntil: 'networkidle0' });
+      await page.goto(server.address + path, { waitUntil: 'networkidle0' });
       if (sample) {
         const button = await page.waitForSelector(`xpath///button[contains(., "${sample}")]`);
         await Promise.all([page.waitForNavigation(), button.click()]);

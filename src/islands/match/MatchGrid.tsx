@@ -51,7 +51,7 @@ const Cell = memo(function Cell({
       data-on={on || undefined}
       onClick={onPress}
     >
-      <b className="figure">{refused ? '✕' : Math.round(points)}</b>
+      <b className="figure">{refused ? '✕' : Math.floor(points)}</b>
       <span>{word}</span>
     </button>
   );

@@ -76,7 +76,7 @@ function CellStory({ table, row, column, worker, kitchenId }: Props & { row: num
     <>
       <BladeTitle table={table} column={column} kitchenId={kitchenId} />
       <p className={css.score}>
-        {task?.name}: <b className="figure">{Math.round(table.scores[column * table.tasks + row] ?? 0)}</b>{' '}
+        {task?.name}: <b className="figure">{Math.floor(table.scores[column * table.tasks + row] ?? 0)}</b>{' '}
         {parts?.word}
       </p>
       {parts ? <ScoreParts explanation={parts} /> : <p className="faded">Working it out…</p>}
@@ -122,7 +122,7 @@ function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
           return (
             <li key={blade.id}>
               <button type="button" onClick={() => onPick({ row, column })}>
-                <b className="figure">{Math.round(explanation.score)}</b>
+                <b className="figure">{Math.floor(explanation.score)}</b>
                 <span>
                   {blade.name}
                   <span className="faded">{blade.maker === 'Unknown' ? ' in your drawer' : `, ${blade.maker}`}</span>

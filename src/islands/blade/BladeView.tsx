@@ -1,0 +1,123 @@
+import { useEffect, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import { fromMinor } from '../../core/money/currency';
+import type { Character } from '../../workers/kitchen.worker';
+import { Dress } from '../shared/Dress';
+import { KitchenMast } from '../shared/KitchenMast';
+import { useKitchenWorker } from '../shared/useKitchenWorker';
+import { inches, money, taskName, typeName } from '../shared/words';
+import css from './BladeView.module.css';
+import { BoardView, KnuckleView, SectionView, SideView, SpineView } from './Drawings';
+
+const MOST = 16;
+
+/** One blade: drawn with its dimensions, on the board and under this cook's hand, and what it does in this kitchen. */
+export default function BladeView({ stored, model }: { stored: StoredKitchen; model: string }) {
+  return (
+    <Dress>
+      <Blade stored={stored} model={model} />
+    </Dress>
+  );
+}
+
+function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
+  const worker = useKitchenWorker();
+  const [found, setFound] = useState<Character | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+
+  useEffect(() => {
+    worker
+      .load()
+      .then(() => worker.quick(stored.kitchen))
+      .then(() => worker.character({ model }))
+      .then((character) => {
+        if (character) setFound(character);
+        else setTrouble('There is no such model in the catalogue any more.');
+      })
+      .catch((error: unknown) => setTrouble(error instanceof Error ? error.message : 'The sheet could not be drawn.'));
+  }, [worker, stored.kitchen, model]);
+
+  return (
+    <>
+      <KitchenMast kitchenId={stored.id} name={stored.kitchen.name ?? 'My kitchen'} here={null} />
+      <main id="main" className={css.page}>
+        {trouble && <p role="alert">{trouble}</p>}
+        {!found && !trouble && <p className="faded">Drawing…</p>}
+        {found && <Sheet found={found} kitchenId={stored.id} />}
+      </main>
+    </>
+  );
+}
+
+function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
+  const { blade } = found;
+  const figures: [string, string][] = [
+    ['Edge', `${Math.round(blade.lengthMm)} mm (${inches(blade.lengthMm)})`],
+    ['Heel', `${blade.heelHeightMm.toFixed(0)} mm`],
+    ['Weight', `${blade.weightG.toFixed(0)} g`],
+    ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
+    ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
+    ['Handle', `${blade.handleStyle}, ${blade.tang} tang`],
+    ['Price', money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],
+  ];
+  return (
+    <>
+      <div className={css.head}>
+        <h1>{blade.name}</h1>
+        <p className="faded">
+          {typeName(blade.type)} by {blade.maker} ·{' '}
+          <a href={`/kitchens/${kitchenId}/compare?blades=${blade.id}`}>Compare it</a>
+        </p>
+        <dl className={css.figures}>
+          {figures.map(([name, value]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd className="figure">{value}</dd>
+            </div>
+          ))}
+        </dl>
+      </div>
+      <SideView blade={blade} />
+      <div className={css.pair}>
+        <SpineView blade={blade} />
+        <SectionView blade={blade} />
+        <BoardView blade={blade} />
+        <KnuckleView blade={blade} palmBreadthMm={found.palmBreadthMm} roomMm={found.knuckleRoomMm} />
+      </div>
+      <div className={css.pair}>
+        <section>
+          <h2>To know</h2>
+          <ul className={css.list}>
+            {found.notes.map((note) => (
+              <li key={note}>{note}</li>
+            ))}
+          </ul>
+        </section>
+        <section>
+          <h2>Must never do</h2>
+          {found.never.length === 0 ? (
+            <p className="faded">Nothing in particular; the usual care.</p>
+          ) : (
+            <ul className={css.list}>
+              {found.never.map(({ task, why }) => (
+                <li key={task}>
+                  <b>{taskName(task)}.</b> {why}
+                </li>
+              ))}
+            </ul>
+          )}
+        </section>
+        <section>
+          <h2>Does well for this cook</h2>
+          <ul className={css.tasks}>
+            {found.madeFor.slice(0, MOST).map(({ task, score }) => (
+              <li key={task}>
+                <span>{taskName(task)}</span> <b className="figure">{score}</b>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </>
+  );
+}

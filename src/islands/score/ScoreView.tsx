@@ -1,0 +1,211 @@
+import { NativeSelect, Slider } from '@mantine/core';
+import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { useEffect, useMemo, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import { reference } from '../../../data/reference';
+import { typicalBlade } from '../../core/kit/typicalBlade';
+import { taskLoads } from '../../core/cutting/load';
+import { FIT, PART_WEIGHTS, type Constant } from '../../core/fit/constants';
+import { cookContexts } from '../../core/fit/cook';
+import { taskModes } from '../../core/fit/modes';
+import { explain, PARTS, prepareTask } from '../../core/fit/score';
+import { bladeTraits } from '../../core/fit/traits';
+import { LENGTH_RULE } from '../../core/fit/wantedLength';
+import { completeKitchen } from '../../core/kitchen/kitchen';
+import { Dress } from '../shared/Dress';
+import { Masthead } from '../shared/Masthead';
+import { ScoreParts } from '../shared/ScoreParts';
+import { CURVES, type Curve } from './curves';
+import css from './ScoreView.module.css';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+/** How the score is made: every part with its curve and its constants, read from the code that computes them, and a live example. */
+export default function ScoreView() {
+  return (
+    <Dress>
+      <Masthead />
+      <main id="main" className={css.page}>
+        <header className={css.intro}>
+          <h1>How the score is made</h1>
+          <p>
+            A score says how well one blade does one task for one cook: 100 × the product of its parts, each from 0 to 1
+            and raised to how much it counts. A blade is scored in every way the task can be done (on the board, in a
+            long draw, sawing, in the hand, with the tip, with a blow) and keeps the best. Where an edge or a person
+            would be hurt there is no score but a refusal. Everything on this page is read from the constants and
+            functions that compute the scores.
+          </p>
+        </header>
+        <Example />
+        <section>
+          <h2>The parts</h2>
+          <div className={css.parts}>
+            {PARTS.map((part) => (
+              <PartCard key={part.id} id={part.id} name={part.name} about={part.about} />
+            ))}
+          </div>
+        </section>
+        <section>
+          <h2>The length wanted</h2>
+          <p>
+            Starts at {LENGTH_RULE.perHand} × the hand’s length, {LENGTH_RULE.tolerance} mm either way; practised +
+            {LENGTH_RULE.practised}, new {LENGTH_RULE.learning}, big batches +{LENGTH_RULE.bigBatches}, large food
+            weekly +{LENGTH_RULE.largeFood}, a board under {LENGTH_RULE.smallBoardMm} mm {LENGTH_RULE.smallBoard} mm;
+            never more than {LENGTH_RULE.boardShare} of the board. What you ask for yourself overrides it.
+          </p>
+        </section>
+      </main>
+    </Dress>
+  );
+}
+
+const kitchen = completeKitchen({ format: 'scabbard.kitchen', version: 1 }, reference, []).kitchen;
+const cooks = cookContexts(kitchen, taskLoads(kitchen, reference));
+
+function ink(name: string): string {
+  return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+}
+
+function CurveChart({ curve, name }: { curve: Curve; name: string }) {
+  const [cook] = cooks;
+  const task = reference.tasks.get(curve.task);
+  const type = reference.types.get(curve.type);
+  const part = PARTS.find((p) => p.id === curve.part);
+  const mode = task && (taskModes(task).find((m) => m.id === curve.mode) ?? taskModes(task)[0]);
+  const points = useMemo(() => {
+    if (!cook || !task || !type || !part || !mode) return [];
+    const base = typicalBlade(type, {}, 'right');
+    const STEPS = 40;
+    return Array.from({ length: STEPS + 1 }, (_, i) => {
+      const x = curve.from + ((curve.to - curve.from) * i) / STEPS;
+      return { x: Number(x.toFixed(2)), y: part.value(bladeTraits(curve.bend(base, x), reference), task, cook, mode) };
+    });
+  }, [curve, cook, task, type, part, mode]);
+  const [first, last] = [points[0], points[points.length - 1]];
+  const said = `${name}, ${curve.axis}: ${first?.y.toFixed(2)} at ${first?.x}, ${last?.y.toFixed(2)} at ${last?.x}.`;
+  return (
+    <figure className={css.chart}>
+      <div className={css.canvas}>
+        <Line
+          aria-label={said}
+          role="img"
+          data={{
+            labels: points.map((p) => p.x),
+            datasets: [
+              { data: points.map((p) => p.y), borderColor: ink('--thread'), borderWidth: 2.5, pointRadius: 0 },
+            ],
+          }}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            plugins: { legend: { display: false } },
+            scales: {
+              y: { min: 0, max: 1, ticks: { color: ink('--faded'), stepSize: 0.5 }, grid: { color: ink('--rule') } },
+              x: {
+                ticks: { color: ink('--faded'), maxTicksLimit: 6, maxRotation: 0 },
+                grid: { display: false },
+                title: { display: true, text: curve.axis, color: ink('--faded') },
+              },
+            },
+          }}
+        />
+      </div>
+      <figcaption>
+        {curve.caption} <span className="visually-hidden">{said}</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+/** `edge-safety` → the group of constants it uses. */
+const groupOf = (id: string) => id.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
+const groups: Record<string, Record<string, Constant>> = FIT;
+const spaced = (name: string) => name.replace(/([A-Z])/g, ' $1').toLowerCase();
+
+function PartCard({ id, name, about }: { id: keyof typeof PART_WEIGHTS; name: string; about: string }) {
+  const curve = CURVES.find((c) => c.part === id);
+  const weight = PART_WEIGHTS[id];
+  const constants = Object.entries(groups[groupOf(id)] ?? {});
+  return (
+    <article className={css.part} id={id}>
+      <h3>{name}</h3>
+      <p>{about}</p>
+      {curve && <CurveChart curve={curve} name={name} />}
+      <p className={css.weight}>
+        Counts with {weight.unit} <b className="figure">{weight.value}</b>: {weight.why}.
+      </p>
+      {constants.length > 0 && (
+        <details>
+          <summary>
+            <span className="figure">{constants.length}</span> constants
+          </summary>
+          <table>
+            <tbody>
+              {constants.map(([key, constant]) => (
+                <tr key={key}>
+                  <th scope="row">{spaced(key)}</th>
+                  <td className="figure">
+                    {constant.value} {constant.unit}
+                  </td>
+                  <td>
+                    {constant.why} <span className="faded">({constant.from})</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </article>
+  );
+}
+
+function Example() {
+  const [typeId, setType] = useState('gyuto');
+  const [taskId, setTask] = useState('carrot-slice');
+  const [length, setLength] = useState(210);
+  const type = reference.types.get(typeId);
+  const task = reference.tasks.get(taskId);
+  useEffect(() => {
+    if (type) setLength((now) => Math.min(type.lengthMm[1], Math.max(type.lengthMm[0], now)));
+  }, [type]);
+  if (!type || !task) return null;
+  const blade = typicalBlade(type, { lengthMm: length }, 'right');
+  const explanation = explain(bladeTraits(blade, reference), prepareTask(task), cooks);
+  return (
+    <section className={css.example}>
+      <h2>Try it</h2>
+      <div className={css.controls}>
+        <NativeSelect
+          label="Blade"
+          value={typeId}
+          data={[...reference.types.values()].map((t) => ({ value: t.id, label: t.name }))}
+          onChange={(e) => setType(e.currentTarget.value)}
+        />
+        <NativeSelect
+          label="Task"
+          value={taskId}
+          data={[...reference.tasks.values()].map((t) => ({ value: t.id, label: t.name }))}
+          onChange={(e) => setTask(e.currentTarget.value)}
+        />
+        <div className={css.slide}>
+          <span>
+            Edge <b className="figure">{length} mm</b>
+          </span>
+          <Slider
+            thumbLabel="Edge length in millimetres"
+            label={null}
+            min={type.lengthMm[0]}
+            max={type.lengthMm[1]}
+            value={length}
+            onChange={setLength}
+          />
+        </div>
+      </div>
+      <p className={css.score}>
+        <b className="figure">{Math.floor(explanation.score)}</b> {explanation.word}, for a middling hand and board
+      </p>
+      <ScoreParts explanation={explanation} />
+    </section>
+  );
+}
