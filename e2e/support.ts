@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { afterAll } from 'vitest';
+import { z } from 'zod';
 import type { Browser, Page } from 'puppeteer-core';
 import { openBrowser } from '../scripts/lib/browser.mjs';
 
@@ -47,3 +50,20 @@ export const textOf = (page: Page, selector: string): Promise<string> =>
 /** Names of the pockets, in order. */
 export const pockets = (page: Page): Promise<string[]> =>
   page.$$eval('section[aria-label="Your knife roll"] button', (buttons) => buttons.map((b) => b.textContent ?? ''));
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+const axeResult = z.object({
+  violations: z.array(
+    z.object({ id: z.string(), impact: z.string().nullable(), nodes: z.array(z.object({ html: z.string() })) }),
+  ),
+});
+
+/** What axe finds that is serious or worse, with the place. The policy forbids injected scripts, so axe runs through the debugger. */
+export async function seriousFaults(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  const { violations } = axeResult.parse(await page.evaluate('axe.run(document, { resultTypes: ["violations"] })'));
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => `${v.id}: ${v.nodes[0]?.html}`);
+}

@@ -1,8 +1,16 @@
 import { z } from 'zod';
-import { bladeModelSchema } from '../core/blade/schema';
+import { bladeModelSchema, type BladeModel } from '../core/blade/schema';
 import { ask } from './http';
 
-const schema = z.object({ models: z.array(bladeModelSchema) });
+const catalogueSchema = z.object({ models: z.array(bladeModelSchema), own: z.array(z.string()) });
+const takenSchema = z.object({ added: z.number(), replaced: z.number(), skipped: z.number() });
 
-/** Every model of the catalogue. */
-export const fetchCatalogue = async () => (await ask((answer) => schema.parse(answer), '/api/catalogue')).models;
+/** Every model this workspace may choose from, and the ids of its own. */
+export const fetchCatalogue = () => ask((answer) => catalogueSchema.parse(answer), '/api/catalogue');
+
+/** Takes models over, all or none. */
+export const addModels = (models: BladeModel[], duplicates: 'skip' | 'replace') =>
+  ask((answer) => takenSchema.parse(answer), '/api/catalogue', 'POST', { models, duplicates });
+
+/** Removes a model of one's own. */
+export const deleteModel = (id: string) => ask(() => undefined, `/api/catalogue/${id}`, 'DELETE');

@@ -1,4 +1,4 @@
-import { index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 
@@ -37,6 +37,20 @@ export const catalogueModel = pgTable('catalogue_model', {
   priceMinor: integer('price_minor').notNull(),
   model: jsonb('model').$type<BladeModel>().notNull(),
 });
+
+/** Models a workspace brought in or described itself; they stand beside the shipped ones for that workspace alone. */
+export const workspaceModel = pgTable(
+  'workspace_model',
+  {
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    model: jsonb('model').$type<BladeModel>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [primaryKey({ columns: [table.workspaceId, table.id] })],
+);
 
 /** Sample kitchens anyone may open a copy of. */
 export const sampleKitchen = pgTable('sample_kitchen', {

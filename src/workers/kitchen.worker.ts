@@ -77,7 +77,7 @@ const kitchenWorker = {
 
   /** Fetches the catalogue and hands it back for drawing. */
   async load(): Promise<BladeModel[]> {
-    models = await fetchCatalogue();
+    models = (await fetchCatalogue()).models;
     bench = null;
     return models;
   },

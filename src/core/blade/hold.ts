@@ -1,8 +1,9 @@
+import { FIT } from '../constants';
 import type { BladeModel } from './schema';
 
-/** Thickness of the fingers curled round a handle ≈ 0.19 × palm breadth (house measurement on hand outlines), mm. */
+/** Thickness of the fingers curled round a handle, mm, from the palm's breadth. */
 export function fingerThicknessMm(palmBreadthMm: number): number {
-  return 0.19 * palmBreadthMm;
+  return FIT.hold.finger.value * palmBreadthMm;
 }
 
 /**
@@ -16,12 +17,12 @@ export function knuckleRoomMm(
   return blade.heelHeightMm + blade.handleOffsetMm - blade.handleHeightMm - fingerThicknessMm(palmBreadthMm);
 }
 
-/** Distance from a pinch grip (10 mm behind the heel) to the tip, mm. */
+/** Distance from a pinch grip to the tip, mm. */
 export function pinchToTipMm(blade: Pick<BladeModel, 'lengthMm'>): number {
-  return blade.lengthMm + 10;
+  return blade.lengthMm + FIT.hold.pinch.value;
 }
 
-/** Outer girth of the handle, mm: a rounded rectangle, corners taking about 7 % off the box. */
+/** Outer girth of the handle, mm: a rounded rectangle. */
 export function handleGirthMm(blade: Pick<BladeModel, 'handleHeightMm' | 'handleThicknessMm'>): number {
-  return 0.93 * 2 * (blade.handleHeightMm + blade.handleThicknessMm);
+  return FIT.girth.corners.value * 2 * (blade.handleHeightMm + blade.handleThicknessMm);
 }

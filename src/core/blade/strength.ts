@@ -1,3 +1,4 @@
+import { FIT } from '../constants';
 import type { BladeModel, Steel } from './schema';
 
 /** Hardness used where a material has no Rockwell figure (ceramic): harder than any steel. */
@@ -17,10 +18,14 @@ export function edgeStrength(
   blade: Pick<BladeModel, 'hrc' | 'edgeAngleDeg' | 'edgeAngleBackDeg' | 'bevel' | 'behindEdgeMm' | 'microBevel'>,
   steel: Pick<Steel, 'tough'>,
 ): number {
-  const angle = blade.bevel === 'uneven' ? 0.7 * blade.edgeAngleDeg + 0.3 * blade.edgeAngleBackDeg : blade.edgeAngleDeg;
-  const tough = Math.pow(steel.tough / 8, 0.5);
-  const keen = Math.pow(angle / 25, 0.9);
-  const thick = Math.pow(blade.behindEdgeMm / 0.73, 0.7);
-  const hard = 1 - 0.015 * Math.max(0, hardness(blade) - 55);
-  return 10 * tough * keen * thick * Math.max(0.3, hard) * (blade.microBevel ? 1.2 : 1);
+  const f = FIT.strength;
+  const front = f.unevenFront.value;
+  const angle =
+    blade.bevel === 'uneven' ? front * blade.edgeAngleDeg + (1 - front) * blade.edgeAngleBackDeg : blade.edgeAngleDeg;
+  const tough = Math.pow(steel.tough / f.tough.value, f.toughPower.value);
+  const keen = Math.pow(angle / f.angle.value, f.anglePower.value);
+  const thick = Math.pow(blade.behindEdgeMm / f.thick.value, f.thickPower.value);
+  const hard = 1 - f.perHrc.value * Math.max(0, hardness(blade) - f.soft.value);
+  const carried = blade.microBevel ? f.microBevel.value : 1;
+  return f.reference.value * tough * keen * thick * Math.max(0.3, hard) * carried;
 }

@@ -1,7 +1,7 @@
 import type { Task } from '../cutting/task';
 import type { Motion } from '../cutting/words';
 import type { BoardMotion } from '../kitchen/kitchen';
-import { FIT } from './constants';
+import { FIT } from '../constants';
 
 /**
  * A way of doing a task. People pick the way that suits the knife in hand: a paring knife hulls in the air, a long one on the

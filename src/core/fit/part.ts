@@ -1,6 +1,6 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
-import type { PartId } from './constants';
+import type { PartId } from '../constants';
 import type { Mode } from './modes';
 import type { BladeTraits } from './traits';
 

@@ -1,6 +1,6 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
-import { FIT, PART_WEIGHTS, type PartId } from './constants';
+import { FIT, PART_WEIGHTS, type PartId } from '../constants';
 import { MODE_WORDS, taskModes, type Mode, type ModeId } from './modes';
 import type { Part } from './part';
 import { flex, release, steer, wedge } from './parts/body';

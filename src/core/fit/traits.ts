@@ -5,7 +5,7 @@ import type { BladeModel, Steel } from '../blade/schema';
 import { edgeStrength, hardness } from '../blade/strength';
 import type { BoardMotion } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
-import { FIT } from './constants';
+import { FIT } from '../constants';
 import { fallOff, ramp } from './curves';
 
 /** What a blade's numbers mean, worked out once per blade and used by every task. */
@@ -31,31 +31,6 @@ export interface BladeTraits {
   woodHandle: boolean;
   knuckleRoomMm(palmBreadthMm: number): number;
 }
-
-/** How finely each tip works, 0–1: trade practice, before thinness is counted. */
-export const TIP_SHAPE: Record<BladeModel['tip'], number> = {
-  point: 1,
-  clipped: 1,
-  dropped: 0.88,
-  hooked: 0.85,
-  sickle: 0.75,
-  upswept: 0.72,
-  square: 0.35,
-  round: 0.25,
-  blunt: 0.12,
-};
-/** How well each tip follows a pull through the board, 0–1. */
-const TIP_PULL: Record<BladeModel['tip'], number> = {
-  point: 1,
-  clipped: 1,
-  dropped: 0.98,
-  sickle: 0.9,
-  upswept: 0.95,
-  hooked: 0.6,
-  square: 0.85,
-  round: 0.9,
-  blunt: 0.3,
-};
 
 function faceQuality(blade: BladeModel): number {
   const f = FIT.face;
@@ -105,12 +80,12 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>): BladeT
       pull:
         (serrated ? FIT.motion.serratedPull.value : 1) *
         hooked *
-        TIP_PULL[blade.tip] *
+        FIT.tipPull[blade.tip].value *
         (1 - 0.18 * ramp(contactShare, 0.82, 1)),
       chop: board * hooked * (0.4 + 0.6 * ramp(contactShare, 0.25, 0.9)),
     },
     pinchToTipMm: pinchToTipMm(blade),
-    tipQuality: TIP_SHAPE[blade.tip] * (0.6 + 0.4 * fallOff(blade.spineTipMm - FIT.tip.thin.value, 1.6)),
+    tipQuality: FIT.tipShape[blade.tip].value * (0.6 + 0.4 * fallOff(blade.spineTipMm - FIT.tip.thin.value, 1.6)),
     strength: edgeStrength(blade, steel),
     hardness: hrc,
     reactivity: Math.min(1, Math.max(0, (FIT.corrosion.safe.value - steel.rustProof) / (FIT.corrosion.safe.value - 1))),

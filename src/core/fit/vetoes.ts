@@ -1,6 +1,6 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
-import { FIT } from './constants';
+import { FIT } from '../constants';
 import type { Mode } from './modes';
 import { taskLoadMet } from './parts/care';
 import type { BladeTraits } from './traits';

@@ -41,6 +41,19 @@ export function readCatalogue(source: string, kind: 'json' | 'csv', reference: R
   return models;
 }
 
+/** A catalogue as JSON text. */
+export function writeCatalogueJson(models: readonly BladeModel[]): string {
+  return `${JSON.stringify({ format: 'scabbard.catalogue', version: 1, models }, null, 1)}\n`;
+}
+
+/** A catalogue as CSV text: one model a row, columns named as the model's keys; a missing hardness is an empty cell. */
+export function writeCatalogueCsv(models: readonly BladeModel[]): string {
+  return `${Papa.unparse(
+    models.map((model) => ({ ...model, hrc: model.hrc ?? '' })),
+    { columns: Object.keys(bladeModelSchema.shape), newline: '\n' },
+  )}\n`;
+}
+
 function jsonRows(source: string): { path: string; row: unknown }[] {
   const parsed = envelope.safeParse(parseJson(source));
   if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
@@ -52,10 +65,13 @@ function csvRows(source: string): { path: string; row: unknown }[] {
     header: true,
     skipEmptyLines: 'greedy',
   });
-  const broken = parsed.errors.map((e) => ({
-    path: `row ${(e.row ?? 0) + 2}`,
-    message: `${e.message}; check commas and quotes`,
-  }));
+  // one column has no delimiter to find; that alone is no fault
+  const broken = parsed.errors
+    .filter((e) => e.type !== 'Delimiter')
+    .map((e) => ({
+      path: `row ${(e.row ?? 0) + 2}`,
+      message: `${e.message}; check commas and quotes`,
+    }));
   if (broken.length > 0) throw new FaultyInput(broken);
   if (parsed.data.length > MAX_MODELS)
     throw new FaultyInput([{ path: 'catalogue', message: `has too many models; at most ${MAX_MODELS} fit` }]);

@@ -1,6 +1,7 @@
+import { FIT } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { explain } from '../fit/score';
-import { LENGTH_RULE, type LengthBand } from '../fit/wantedLength';
+import type { LengthBand } from '../fit/wantedLength';
 import type { Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
@@ -70,7 +71,7 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
     sentences.push(
       off === 0
         ? `${lengthMm} mm lies in the length you want, ${fromMm}–${toMm} mm.`
-        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${off <= LENGTH_RULE.tolerance ? '' : '; its shape makes up for it'}.`,
+        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${off <= FIT.wantedLength.tolerance.value ? '' : '; its shape makes up for it'}.`,
     );
   }
   const top = over[0];

@@ -5,12 +5,11 @@ import { Line } from 'react-chartjs-2';
 import { reference } from '../../../data/reference';
 import { typicalBlade } from '../../core/kit/typicalBlade';
 import { taskLoads } from '../../core/cutting/load';
-import { FIT, PART_WEIGHTS, type Constant } from '../../core/fit/constants';
+import { FIT, PART_WEIGHTS, type Constant } from '../../core/constants';
 import { cookContexts } from '../../core/fit/cook';
 import { taskModes } from '../../core/fit/modes';
 import { explain, PARTS, prepareTask } from '../../core/fit/score';
 import { bladeTraits } from '../../core/fit/traits';
-import { LENGTH_RULE } from '../../core/fit/wantedLength';
 import { completeKitchen } from '../../core/kitchen/kitchen';
 import { Dress } from '../shared/Dress';
 import { Masthead } from '../shared/Masthead';
@@ -48,11 +47,28 @@ export default function ScoreView() {
         <section>
           <h2>The length wanted</h2>
           <p>
-            Starts at {LENGTH_RULE.perHand} × the hand’s length, {LENGTH_RULE.tolerance} mm either way; practised +
-            {LENGTH_RULE.practised}, new {LENGTH_RULE.learning}, big batches +{LENGTH_RULE.bigBatches}, large food
-            weekly +{LENGTH_RULE.largeFood}, a board under {LENGTH_RULE.smallBoardMm} mm {LENGTH_RULE.smallBoard} mm;
-            never more than {LENGTH_RULE.boardShare} of the board. What you ask for yourself overrides it.
+            A band round the hand’s length times a factor, moved by practice, batches, food and board, and never more
+            than the board carries. What you ask for yourself overrides it.
           </p>
+          <Constants of="wantedLength" />
+        </section>
+        <section>
+          <h2>Edge strength and the hand</h2>
+          <p>What an edge can meet, and how a hand meets the board.</p>
+          {[
+            'strength',
+            'hold',
+            'girth',
+            'easyWeight',
+            'brings',
+            'suits',
+            'tipShape',
+            'tipPull',
+            'mode',
+            'condition',
+          ].map((group) => (
+            <Constants key={group} of={group} />
+          ))}
         </section>
       </main>
     </Dress>
@@ -122,10 +138,37 @@ const groupOf = (id: string) => id.replace(/-([a-z])/g, (_, letter: string) => l
 const groups: Record<string, Record<string, Constant>> = FIT;
 const spaced = (name: string) => name.replace(/([A-Z])/g, ' $1').toLowerCase();
 
+/** A group of constants: value, unit, reason and where it comes from. */
+function Constants({ of }: { of: string }) {
+  const constants = Object.entries(groups[of] ?? {});
+  if (constants.length === 0) return null;
+  return (
+    <details className={css.constants}>
+      <summary>
+        {spaced(of)}: <span className="figure">{constants.length}</span> constants
+      </summary>
+      <table>
+        <tbody>
+          {constants.map(([key, constant]) => (
+            <tr key={key}>
+              <th scope="row">{spaced(key)}</th>
+              <td className="figure">
+                {constant.value} {constant.unit}
+              </td>
+              <td>
+                {constant.why} <span className="faded">({constant.from})</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
 function PartCard({ id, name, about }: { id: keyof typeof PART_WEIGHTS; name: string; about: string }) {
   const curve = CURVES.find((c) => c.part === id);
   const weight = PART_WEIGHTS[id];
-  const constants = Object.entries(groups[groupOf(id)] ?? {});
   return (
     <article className={css.part} id={id}>
       <h3>{name}</h3>
@@ -134,28 +177,7 @@ function PartCard({ id, name, about }: { id: keyof typeof PART_WEIGHTS; name: st
       <p className={css.weight}>
         Counts with {weight.unit} <b className="figure">{weight.value}</b>: {weight.why}.
       </p>
-      {constants.length > 0 && (
-        <details>
-          <summary>
-            <span className="figure">{constants.length}</span> constants
-          </summary>
-          <table>
-            <tbody>
-              {constants.map(([key, constant]) => (
-                <tr key={key}>
-                  <th scope="row">{spaced(key)}</th>
-                  <td className="figure">
-                    {constant.value} {constant.unit}
-                  </td>
-                  <td>
-                    {constant.why} <span className="faded">({constant.from})</span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </details>
-      )}
+      <Constants of={groupOf(id)} />
     </article>
   );
 }

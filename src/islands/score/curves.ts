@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../core/blade/schema';
-import type { PartId } from '../../core/fit/constants';
+import type { PartId } from '../../core/constants';
 import type { ModeId } from '../../core/fit/modes';
 
 /** One curve of the score page: a part's value as one number of a typical blade is bent. */

@@ -18,6 +18,7 @@ export function Masthead({ children }: { children?: ReactNode }) {
       </a>
       <div className={css.middle}>{children}</div>
       <nav className={css.tools} aria-label="Help and appearance">
+        <a href="/catalogue">Models</a>
         <a href="/glossary">Words</a>
         <a href="/score">Scores</a>
         <a href="/help">Help</a>

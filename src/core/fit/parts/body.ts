@@ -1,5 +1,5 @@
 import { thicknessAtDepthMm } from '../../blade/thickness';
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import { ramp } from '../curves';
 import { byValue, mm, type Part } from '../part';
 

@@ -1,5 +1,5 @@
 import type { Task } from '../../cutting/task';
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import type { CookContext } from '../cook';
 import { ramp } from '../curves';
 import type { Mode } from '../modes';
@@ -61,9 +61,6 @@ export const corrosion: Part = {
       : `${b.steel.name}, ${task.acid > 0 ? 'acid food, ' : ''}${habits.upkeep.replace('-', ' ')}: ${byValue(value, 'no worry', 'it will mark', 'it will rust')}.`,
 };
 
-/** Practice a cook brings, 0–1: house judgement. */
-const PRACTICE = { new: 0.05, home: 0.35, keen: 0.65, trained: 1 } as const;
-
 export const practice: Part = {
   id: 'practice',
   name: 'Practice',
@@ -71,7 +68,7 @@ export const practice: Part = {
   level: () => 1,
   value: (b, _task, { cook }, mode) => {
     const long = mode.id === 'board' ? ramp(b.blade.lengthMm - pr.long.value, 0, pr.longScale.value) : 0;
-    return 1 - pr.cost.value * Math.max(0, b.demand + long - PRACTICE[cook.experience]);
+    return 1 - pr.cost.value * Math.max(0, b.demand + long - FIT.brings[cook.experience].value);
   },
   why: (_b, _task, { cook }, _mode, value) =>
     value >= 0.97

@@ -1,6 +1,5 @@
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import { fallOff, ramp } from '../curves';
-import { TIP_SHAPE } from '../traits';
 import { byValue, mm, type Part } from '../part';
 
 const { tip: t, face: f, crust: cr } = FIT;
@@ -15,7 +14,7 @@ export const tip: Part = {
     const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
     const turns = mode.id === 'tip' && task.load >= t.turnLoad.value;
     const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
-    const quality = task.load >= f.alongBone.value ? TIP_SHAPE[b.blade.tip] : b.tipQuality;
+    const quality = task.load >= f.alongBone.value ? FIT.tipShape[b.blade.tip].value : b.tipQuality;
     return quality * stuck * (0.25 + 0.75 * fallOff(b.pinchToTipMm - steady, t.scale.value));
   },
   why: (b, _task, _cook, _mode, value) =>

@@ -1,4 +1,4 @@
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import { fallOff, ramp } from '../curves';
 import { isSheet } from '../modes';
 import { byValue, mm, type Part } from '../part';
@@ -52,9 +52,6 @@ export const inHand: Part = {
     `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${b.blade.weightG} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
 };
 
-/** Weight a cook swings without tiring, g: house judgement. */
-const EASY_WEIGHT = { light: 140, average: 190, strong: 260 } as const;
-
 export const mass: Part = {
   id: 'mass',
   name: 'Weight',
@@ -65,7 +62,8 @@ export const mass: Part = {
     const wanted = mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value;
     const helps = task.weight ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
     const longWeek = Math.max(0, hoursPerWeek - ma.sessionHours.value);
-    const tires = ma.tiring.value * Math.max(0, weight - EASY_WEIGHT[cook.strength]) * Math.min(3, 0.5 + longWeek / 2);
+    const tires =
+      ma.tiring.value * Math.max(0, weight - FIT.easyWeight[cook.strength].value) * Math.min(3, 0.5 + longWeek / 2);
     return helps * (1 - Math.min(0.5, mode.id === 'board' ? tires : tires / 3));
   },
   why: (b, task, { cook }, mode, value) => {

@@ -1,5 +1,5 @@
 import type { Task } from '../../cutting/task';
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import { fallOff } from '../curves';
 import { isSheet } from '../modes';
 import { byValue, mm, type Part } from '../part';
@@ -44,8 +44,8 @@ function outside(lengthMm: number, from: number, to: number): number {
   return Math.max(0, from - lengthMm, lengthMm - to);
 }
 
-/** Handle girth wanted ≈ 0.9 × palm breadth + 15 mm (handbook 2.4, a house rule to be confirmed by the hand test); less for a small knife. */
-const girthWanted = (palmMm: number) => 0.9 * palmMm + 15;
+/** Handle girth a palm wants, mm. */
+const girthWanted = (palmMm: number) => FIT.girth.perPalm.value * palmMm + FIT.girth.plus.value;
 
 function taste(weightG: number, wants: string): number {
   if (wants === 'light') return Math.max(0, weightG - 160);

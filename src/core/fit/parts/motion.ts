@@ -1,6 +1,6 @@
 import type { BoardMotion } from '../../kitchen/kitchen';
 import type { CookContext } from '../cook';
-import { FIT } from '../constants';
+import { FIT } from '../../constants';
 import { ramp } from '../curves';
 import type { Mode } from '../modes';
 import { byValue, type Part } from '../part';
@@ -9,12 +9,12 @@ import type { BladeTraits } from '../traits';
 const { motion: m, contact: k } = FIT;
 const ALL: readonly BoardMotion[] = ['rock', 'push', 'pull', 'chop'];
 /** How well a motion suits a task, by its place in the task's list. */
-const SUITS = [1, 0.85, 0.7, 0.6];
+const SUITS = [FIT.suits.first.value, FIT.suits.second.value, FIT.suits.third.value, FIT.suits.fourth.value];
 
 /** How much of the work is done with a motion: the cook's habit bent towards what the food asks. */
 export function motionWeight(motion: BoardMotion, cook: CookContext, mode: Mode): number {
   const place = mode.motions.indexOf(motion);
-  const suits = place < 0 ? m.unlisted.value : (SUITS[place] ?? 0.6);
+  const suits = place < 0 ? m.unlisted.value : (SUITS[place] ?? FIT.suits.fourth.value);
   const habit = m.even.value * 0.25 + (1 - m.even.value) * cook.cook.motions[motion];
   return suits * habit;
 }

@@ -16,7 +16,7 @@ export const GET = answering(async ({ params, locals }: APIContext) => {
 
 export const PUT = answering(async ({ request, params, locals }: APIContext) => {
   const { version, kitchen } = await readBody(request, saveSchema, MAX_FILE_BYTES + 1024);
-  completeKitchen(kitchen, reference, await readCatalogueModels());
+  completeKitchen(kitchen, reference, await readCatalogueModels(locals.workspaceId));
   const saved = await saveKitchen(locals.workspaceId, params.id ?? '', version, kitchen);
   if (saved === null) return notFound();
   if (saved === 'stale')

@@ -27,7 +27,7 @@ export const POST = answering(async ({ request, locals }: APIContext) => {
         ? await readSample(body.sample)
         : body.kitchen;
   if (!file) return problem(404, 'Not found', 'There is no such sample kitchen.');
-  completeKitchen(file, reference, await readCatalogueModels());
+  completeKitchen(file, reference, await readCatalogueModels(locals.workspaceId));
   const stored = await createKitchen(locals.workspaceId, file);
   if (!stored)
     return problem(409, 'Full', `A workspace holds ${MAX_KITCHENS} kitchens; delete one before making another.`);

@@ -1,0 +1,66 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import { expect, test } from 'vitest';
+import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+
+const browser = await testBrowser();
+
+test('a list is previewed, refused with row and column, taken over whole, and its models are planned with; one’s own blade is drawn and kept', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(`${address}/catalogue`);
+  await page.waitForFunction(() => Number(document.querySelector('header .figure')?.textContent) > 100);
+  const folder = mkdtempSync(join(tmpdir(), 'scabbard-e2e-'));
+  const csv = await page.evaluate(async () => (await fetch('/api/catalogue/file?as=csv')).text());
+  const [header = '', ...rows] = csv.trim().split('\n');
+  const mine = rows.filter((row) => row.includes(',bread,') || row.includes(',santoku,')).map((row) => `shop-${row}`);
+  const pick = async (name: string, text: string) => {
+    writeFileSync(join(folder, name), text);
+    const input = await page.waitForSelector('input[type="file"]');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(join(folder, name));
+  };
+  await pick('broken.csv', [header, ...mine, (mine[0] ?? '').replace(/,bread,|,santoku,/, ',sabre,')].join('\n'));
+  const told = await page.waitForSelector('[role="alert"]');
+  expect(await told?.evaluate((e) => e.textContent)).toContain(`row ${mine.length + 2}.type`);
+  expect(await page.$$eval('xpath///button[contains(., "Take them over")]', (b) => b.length)).toBe(0);
+
+  await pick('shop.csv', [header, ...mine].join('\n'));
+  await (await page.waitForSelector('xpath///button[contains(., "Take them over")]'))?.click();
+  await page.waitForFunction(
+    (count) =>
+      document.querySelector('[role="status"]')?.textContent === `${count} added, 0 replaced, 0 left as they were.`,
+    {},
+    mine.length,
+  );
+  await pick('shop.csv', [header, ...mine].join('\n'));
+  await (await page.waitForSelector('xpath///button[contains(., "Take them over")]'))?.click();
+  await page.waitForFunction(
+    (count) =>
+      document.querySelector('[role="status"]')?.textContent === `0 added, ${count} replaced, 0 left as they were.`,
+    {},
+    mine.length,
+  );
+
+  const name = await page.waitForSelector('form input[type="text"]');
+  await name?.click({ count: 3 });
+  await name?.type('Ferry Lane shed blade');
+  await (await page.waitForSelector('xpath///button[contains(., "Keep this blade")]'))?.click();
+  await page.waitForFunction(() => document.querySelector('[role="status"]')?.textContent?.startsWith('1 added'));
+  expect(await textOf(page, 'main')).toContain('Ferry Lane shed blade');
+
+  await page.goto(address);
+  await pressAndGo(page, 'Start my kitchen');
+  await settled(page);
+  const models = await page.evaluate(
+    async () => ((await (await fetch('/api/catalogue')).json()) as { own: string[] }).own,
+  );
+  expect(models).toContain('own-ferry-lane-shed-blade');
+  expect(models.length).toBe(mine.length + 1);
+  const stranger = await visitor(browser);
+  await stranger.page.goto(address);
+  expect(
+    await stranger.page.evaluate(async () => ((await (await fetch('/api/catalogue')).json()) as { own: string[] }).own),
+  ).toEqual([]);
+  expect(errors).toEqual([]);
+});

@@ -1,0 +1,79 @@
+import { expect, test } from 'vitest';
+import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+
+const browser = await testBrowser();
+
+test('the match: first paint, smooth scrolling, a cell, a task and a blade opened, by pointer and by keys', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Millrace');
+  await settled(page);
+  await page.goto(`${page.url()}/match`);
+  await page.waitForSelector('[role="region"] button[data-shade]');
+  // everything the trade does, against every model
+  await (await page.waitForSelector('xpath///label[contains(., "Only what I cut")]'))?.click();
+  const painted = await page.evaluate(async () => {
+    const select = [...document.querySelectorAll('select')].find((s) =>
+      s.parentElement?.parentElement?.textContent?.includes('Blades by'),
+    );
+    const began = performance.now();
+    if (select) {
+      select.value = 'price';
+      select.dispatchEvent(new Event('change', { bubbles: true }));
+    }
+    await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)));
+    return performance.now() - began;
+  });
+  const scrolled = await page.evaluate(async () => {
+    const long: number[] = [];
+    new PerformanceObserver((list) => list.getEntries().forEach((entry) => long.push(entry.duration))).observe({
+      entryTypes: ['longtask'],
+    });
+    const region = document.querySelector('[role="region"]');
+    let cells = 0;
+    for (let i = 0; i < 90 && region; i++) {
+      region.scrollTop += 37;
+      region.scrollLeft += 160;
+      await new Promise(requestAnimationFrame);
+      cells = Math.max(cells, document.querySelectorAll('[role="region"] button[data-shade]').length);
+    }
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    return { long, cells, top: region?.scrollTop ?? 0, left: region?.scrollLeft ?? 0 };
+  });
+  console.log(
+    `match: painted in ${painted.toFixed(0)} ms, ${scrolled.cells} cells in the page at most, long tasks while scrolling: ${scrolled.long.map((d) => d.toFixed(0)).join(', ') || 'none'}`,
+  );
+  expect(painted).toBeLessThan(300);
+  expect(scrolled.top).toBeGreaterThan(1000);
+  expect(scrolled.left).toBeGreaterThan(5000);
+  expect(scrolled.cells).toBeLessThan(900);
+  expect(scrolled.long.filter((d) => d > 100)).toEqual([]);
+
+  await page.reload();
+  await page.waitForSelector('[role="region"] button[data-shade]');
+  await page.focus('[role="region"]');
+  await page.keyboard.press('ArrowDown');
+  await page.waitForSelector('aside ul li');
+  const first = await textOf(page, 'aside');
+  expect(first).toMatch(/Done (on the board|in a long draw|in the hand|with the tip|sawing)/);
+  await page.keyboard.press('ArrowRight');
+  await page.waitForFunction((was) => document.querySelector('aside')?.textContent !== was, {}, first);
+
+  await (await page.waitForSelector('xpath///button[contains(., "Slice crusty bread")]'))?.click();
+  await page.waitForSelector('aside ol li');
+  expect(await textOf(page, 'aside ol')).toMatch(/Serrated|Bread/i);
+  await (await page.waitForSelector('[role="region"] button[data-place="kit"]'))?.click();
+  await page.waitForFunction(() => document.querySelector('aside')?.textContent?.includes('Must never do'));
+
+  // on to the sheet and the comparison
+  const sheet = await page.waitForSelector('xpath///aside//a[contains(., "Blade sheet")]');
+  await Promise.all([page.waitForNavigation(), sheet?.click()]);
+  await page.waitForFunction(() => document.querySelectorAll('figure svg').length === 5);
+  await Promise.all([
+    page.waitForNavigation(),
+    (await page.waitForSelector('xpath///a[contains(., "Compare it")]'))?.click(),
+  ]);
+  await page.waitForFunction(() => document.querySelectorAll('table').length === 2);
+  expect(await page.$$eval('main select', (selects) => selects.length)).toBe(2);
+  expect(errors).toEqual([]);
+});

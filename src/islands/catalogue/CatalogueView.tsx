@@ -1,0 +1,227 @@
+import { Button, SegmentedControl } from '@mantine/core';
+import { useCallback, useEffect, useState } from 'react';
+import { reference } from '../../../data/reference';
+import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
+import { Refused } from '../../client/http';
+import type { BladeModel } from '../../core/blade/schema';
+import { readCatalogue } from '../../core/formats/catalogueFile';
+import { FaultyInput, type Fault } from '../../core/formats/faults';
+import { fromMinor } from '../../core/money/currency';
+import { Dress } from '../shared/Dress';
+import { FaultList } from '../shared/FaultList';
+import { Masthead } from '../shared/Masthead';
+import { money, typeName } from '../shared/words';
+import { BladeForm } from './BladeForm';
+import css from './CatalogueView.module.css';
+
+/** Largest catalogue file read, bytes. */
+const MAX_BYTES = 6 * 1024 * 1024;
+const PREVIEWED = 60;
+
+interface Preview {
+  file: string;
+  models: BladeModel[];
+}
+
+/** Models of one's own beside the shipped ones: brought in from a shop's list, or described and drawn here. */
+export default function CatalogueView() {
+  return (
+    <Dress>
+      <Masthead />
+      <Catalogue />
+    </Dress>
+  );
+}
+
+function faultsFrom(error: unknown): Fault[] {
+  if (error instanceof FaultyInput) return error.faults;
+  if (error instanceof Refused)
+    return error.faults.length > 0 ? error.faults : [{ path: 'catalogue', message: error.message }];
+  return [{ path: 'file', message: 'could not be read; try again' }];
+}
+
+function Catalogue() {
+  const [own, setOwn] = useState<BladeModel[]>([]);
+  const [shipped, setShipped] = useState<Set<string>>(new Set());
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [duplicates, setDuplicates] = useState<'skip' | 'replace'>('replace');
+  const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
+  const [told, setTold] = useState('');
+
+  const reload = useCallback(async () => {
+    const { models, own: ids } = await fetchCatalogue();
+    const mine = new Set(ids);
+    setOwn(models.filter((m) => mine.has(m.id)));
+    setShipped(new Set(models.filter((m) => !mine.has(m.id)).map((m) => m.id)));
+  }, []);
+  useEffect(() => {
+    reload().catch((error: unknown) =>
+      setTrouble({ title: 'The catalogue could not be read', faults: faultsFrom(error) }),
+    );
+  }, [reload]);
+
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    setTold('');
+    setPreview(null);
+    setTrouble(null);
+    try {
+      if (file.size > MAX_BYTES) throw new FaultyInput([{ path: 'file', message: 'is larger than 6 MB; split it' }]);
+      const models = readCatalogue(await file.text(), /\.csv$/i.test(file.name) ? 'csv' : 'json', reference);
+      setPreview({ file: file.name, models });
+    } catch (error) {
+      setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsFrom(error) });
+    }
+  };
+
+  const take = async (models: BladeModel[], how: 'skip' | 'replace') => {
+    setTrouble(null);
+    try {
+      const { added, replaced, skipped } = await addModels(models, how);
+      setTold(`${added} added, ${replaced} replaced, ${skipped} left as they were.`);
+      setPreview(null);
+      await reload();
+      return true;
+    } catch (error) {
+      setTrouble({ title: 'Nothing was taken over', faults: faultsFrom(error) });
+      return false;
+    }
+  };
+
+  const remove = async (id: string) => {
+    try {
+      await deleteModel(id);
+      await reload();
+    } catch (error) {
+      setTrouble({ title: 'It was not removed', faults: faultsFrom(error) });
+    }
+  };
+
+  const known = new Set(own.map((m) => m.id));
+  return (
+    <main id="main" className={css.page}>
+      <header className={css.intro}>
+        <h1>Your own models</h1>
+        <p>
+          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other. They stand
+          beside the <span className="figure">{shipped.size}</span> shipped models, for this browser alone.
+        </p>
+      </header>
+      {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}
+      <p role="status" className={css.told}>
+        {told}
+      </p>
+
+      <section>
+        <h2>Bring in a list</h2>
+        <p>
+          CSV or JSON, one model a row; the columns are those of an exported list.{' '}
+          <a href="/api/catalogue/file?as=csv">All models as CSV</a> · <a href="/api/catalogue/file">as JSON</a>
+          {own.length > 0 && (
+            <>
+              {' '}
+              · <a href="/api/catalogue/file?of=own&as=csv">your own as CSV</a> ·{' '}
+              <a href="/api/catalogue/file?of=own">as JSON</a>
+            </>
+          )}
+        </p>
+        <input
+          type="file"
+          accept=".csv,.json"
+          aria-label="Catalogue file"
+          className={css.file}
+          onChange={(e) => {
+            void read(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        />
+        {preview && (
+          <div className={css.preview}>
+            <p>
+              <b>{preview.file}</b>: <span className="figure">{preview.models.length}</span> models, of which{' '}
+              <span className="figure">{preview.models.filter((m) => known.has(m.id)).length}</span> are there already.
+              Nothing is taken over yet.
+            </p>
+            <ModelTable
+              models={preview.models.slice(0, PREVIEWED)}
+              note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : known.has(m.id) ? 'there already' : 'new')}
+            />
+            {preview.models.length > PREVIEWED && (
+              <p className="faded">…and {preview.models.length - PREVIEWED} more.</p>
+            )}
+            <div className={css.row}>
+              <span>What is there already is</span>
+              <SegmentedControl
+                aria-label="What is there already is"
+                value={duplicates}
+                data={[
+                  { value: 'replace', label: 'replaced' },
+                  { value: 'skip', label: 'left' },
+                ]}
+                onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
+              />
+              <Button className={css.first ?? ''} onClick={() => void take(preview.models, duplicates)}>
+                Take them over
+              </Button>
+              <Button variant="default" onClick={() => setPreview(null)}>
+                Leave it
+              </Button>
+            </div>
+          </div>
+        )}
+      </section>
+
+      {own.length > 0 && (
+        <section>
+          <h2>What you have</h2>
+          <ModelTable models={own} note={() => ''} onRemove={(id) => void remove(id)} />
+        </section>
+      )}
+
+      <section>
+        <h2>Describe a blade</h2>
+        <BladeForm taken={new Set([...known, ...shipped])} onSave={(model) => take([model], 'skip')} />
+      </section>
+    </main>
+  );
+}
+
+function ModelTable({
+  models,
+  note,
+  onRemove,
+}: {
+  models: BladeModel[];
+  note: (model: BladeModel) => string;
+  onRemove?: (id: string) => void;
+}) {
+  return (
+    <div className={css.scroll}>
+      <table>
+        <tbody>
+          {models.map((model) => (
+            <tr key={model.id}>
+              <th scope="row">{model.name}</th>
+              <td>{typeName(model.type)}</td>
+              <td className="figure">{Math.round(model.lengthMm)} mm</td>
+              <td className="figure">{money(fromMinor(model.priceMinor, model.currency), model.currency)}</td>
+              <td className="faded">{note(model)}</td>
+              {onRemove && (
+                <td>
+                  <Button
+                    size="compact-xs"
+                    variant="default"
+                    aria-label={`Remove ${model.name}`}
+                    onClick={() => onRemove(model.id)}
+                  >
+                    Remove
+                  </Button>
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
