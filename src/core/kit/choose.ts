@@ -305,6 +305,8 @@ export const THOROUGH: Effort = { starts: 10, pairs: 1 };
 export interface Chosen {
   choice: Choice;
   value: number;
+  /** The whole point of coverage the kit promises: never above `value`, and never lowered by more money, places or owned knives. */
+  promised: number;
   /** Required places the budget could not fill. */
   unmet: number;
 }
@@ -338,7 +340,7 @@ export function chooseKit(problem: Problem, effort: Effort): Chosen {
     })
     .sort((a, b) => a.leftOut - b.leftOut || a.outlay - b.outlay || b.value - a.value);
   const best = chooser.withWorthwhileCare(trimmed[0]?.choice ?? chooser.empty());
-  return { choice: best, value: chooser.value(best), unmet };
+  return { choice: best, value: chooser.value(best), promised: wholePoint(target), unmet };
 }
 
 /**

@@ -250,7 +250,7 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, unmet } = chooseKit(problem, options.effort ?? THOROUGH);
+  const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH);
   const chosen = candidatesOf(bench, choice);
   const inOrder = ordered(bench, chosen);
   const steps = inOrder.map(({ step }) => step);
@@ -276,8 +276,8 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     currency: kitchen.currency,
     coverage: {
       now: round(wholePoint(now), 2),
-      needs: round(wholePoint(coverageOf(bench)(needed)), 2),
-      all: round(wholePoint(value), 2),
+      needs: round(Math.min(promised, wholePoint(coverageOf(bench)(needed))), 2),
+      all: round(promised, 2),
     },
     steps: [...planned, ...retired],
     spent: fromMinor(

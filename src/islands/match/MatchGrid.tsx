@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useRef, type KeyboardEvent } from 'react';
+import { memo, useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import { scoreWord } from '../../core/fit/words';
 import type { MatchTable } from '../../workers/kitchen.worker';
 import { minutes, typeName } from '../shared/words';
@@ -30,17 +30,20 @@ const SHADES: Record<string, string> = {
   'do not': 'not',
 };
 
-const Cell = memo(function Cell({
-  points,
-  refused,
-  on,
-  onPress,
-}: {
+type Press = (row: number, column: number, rowAt: number, columnAt: number) => void;
+
+interface CellProps {
+  row: number;
+  column: number;
+  rowAt: number;
+  columnAt: number;
   points: number;
   refused: boolean;
   on: boolean;
-  onPress: () => void;
-}) {
+  onPress: Press;
+}
+
+const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused, on, onPress }: CellProps) {
   const word = scoreWord(points, refused ? 'refused' : null);
   return (
     <button
@@ -49,11 +52,82 @@ const Cell = memo(function Cell({
       className={css.cell}
       data-shade={SHADES[word]}
       data-on={on || undefined}
-      onClick={onPress}
+      style={{ left: SIDE_PX + columnAt * COLUMN_PX, width: COLUMN_PX - 2, height: ROW_PX - 2 }}
+      onClick={() => onPress(row, column, rowAt, columnAt)}
     >
       <b className="figure">{refused ? '✕' : Math.floor(points)}</b>
       <span>{word}</span>
     </button>
+  );
+});
+
+interface RowProps {
+  table: MatchTable;
+  arranged: Arranged;
+  rowAt: number;
+  from: number;
+  to: number;
+  width: number;
+  /** The picked column when this row is picked. */
+  picked: number | null;
+  isPicked: boolean;
+  onPress: Press;
+  onTask: (row: number) => void;
+}
+
+const Row = memo(function Row({
+  table,
+  arranged,
+  rowAt,
+  from,
+  to,
+  width,
+  picked,
+  isPicked,
+  onPress,
+  onTask,
+}: RowProps) {
+  const row = arranged.rows[rowAt] ?? 0;
+  const task = table.rows[row];
+  if (!task) return null;
+  const columns = arranged.columns.slice(from, to + 1);
+  return (
+    <div
+      className={css.row}
+      data-begins={arranged.begins.has(row) || undefined}
+      style={{ top: HEAD_PX + rowAt * ROW_PX, width, height: ROW_PX }}
+    >
+      <button
+        type="button"
+        tabIndex={-1}
+        className={css.task}
+        data-on={isPicked || undefined}
+        style={{ width: SIDE_PX, height: ROW_PX }}
+        onClick={() => onTask(row)}
+      >
+        <span>
+          {arranged.begins.has(row) && <i className={css.group}>{task.group}</i>}
+          {task.name}
+        </span>
+        {task.minutesPerWeek > 0 && <span className={`${css.load} figure`}>{minutes(task.minutesPerWeek)}</span>}
+      </button>
+      {columns.map((column, i) => {
+        const cell = column * table.tasks + row;
+        return (
+          <Cell
+            key={column}
+            row={row}
+            column={column}
+            rowAt={rowAt}
+            columnAt={from + i}
+            points={table.scores[cell] ?? 0}
+            refused={table.refused[cell] === 1}
+            on={isPicked && picked === column}
+            onPress={onPress}
+          />
+        );
+      })}
+    </div>
   );
 });
 
@@ -65,7 +139,8 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
     count: arranged.rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
-    overscan: 4,
+    overscan: 2,
+    useFlushSync: false,
     scrollPaddingStart: HEAD_PX,
   });
   const columns = useVirtualizer({
@@ -73,13 +148,23 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
     count: arranged.columns.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => COLUMN_PX,
-    overscan: 2,
+    overscan: 1,
+    useFlushSync: false,
     scrollPaddingStart: SIDE_PX,
   });
   useEffect(() => {
     at.current = { row: 0, column: 0 };
     scroller.current?.scrollTo(0, 0);
   }, [arranged]);
+
+  const press = useCallback<Press>(
+    (row, column, rowAt, columnAt) => {
+      at.current = { row: rowAt, column: columnAt };
+      onPick({ row, column });
+    },
+    [onPick],
+  );
+  const pickTask = useCallback((row: number) => onPick({ row, column: null }), [onPick]);
 
   const move = (event: KeyboardEvent) => {
     const by = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
@@ -99,6 +184,9 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
   if (arranged.rows.length === 0 || arranged.columns.length === 0)
     return <p className={css.none}>Nothing fits: clear the search or switch off a filter.</p>;
 
+  const window = columns.getVirtualItems();
+  const from = window[0]?.index ?? 0;
+  const to = window[window.length - 1]?.index ?? 0;
   const width = SIDE_PX + columns.getTotalSize();
   const height = HEAD_PX + rows.getTotalSize();
   return (
@@ -139,55 +227,23 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
             );
           })}
         </div>
-        {rows.getVirtualItems().map(({ index, start }) => {
+        {rows.getVirtualItems().map(({ index }) => {
           const row = arranged.rows[index] ?? 0;
-          const task = table.rows[row];
-          if (!task) return null;
+          const isPicked = picked?.row === row;
           return (
-            <div
+            <Row
               key={row}
-              className={css.row}
-              data-begins={arranged.begins.has(row) || undefined}
-              style={{ transform: `translateY(${HEAD_PX + start}px)`, width, height: ROW_PX }}
-            >
-              <button
-                type="button"
-                tabIndex={-1}
-                className={css.task}
-                data-on={picked?.row === row || undefined}
-                style={{ width: SIDE_PX, height: ROW_PX }}
-                onClick={() => onPick({ row, column: null })}
-              >
-                <span>
-                  {arranged.begins.has(row) && <i className={css.group}>{task.group}</i>}
-                  {task.name}
-                </span>
-                {task.minutesPerWeek > 0 && (
-                  <span className={`${css.load} figure`}>{minutes(task.minutesPerWeek)}</span>
-                )}
-              </button>
-              {columns.getVirtualItems().map(({ index: c, start: left }) => {
-                const column = arranged.columns[c] ?? 0;
-                const cell = column * table.tasks + row;
-                return (
-                  <div
-                    key={column}
-                    className={css.place}
-                    style={{ transform: `translateX(${SIDE_PX + left}px)`, width: COLUMN_PX, height: ROW_PX }}
-                  >
-                    <Cell
-                      points={table.scores[cell] ?? 0}
-                      refused={table.refused[cell] === 1}
-                      on={picked?.row === row && picked.column === column}
-                      onPress={() => {
-                        at.current = { row: index, column: c };
-                        onPick({ row, column });
-                      }}
-                    />
-                  </div>
-                );
-              })}
-            </div>
+              table={table}
+              arranged={arranged}
+              rowAt={index}
+              from={from}
+              to={to}
+              width={width}
+              picked={isPicked ? picked.column : null}
+              isPicked={isPicked}
+              onPress={press}
+              onTask={pickTask}
+            />
           );
         })}
       </div>

@@ -1,6 +1,6 @@
 import { NativeSelect, Slider } from '@mantine/core';
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { reference } from '../../../data/reference';
 import { typicalBlade } from '../../core/kit/typicalBlade';
@@ -188,9 +188,6 @@ function Example() {
   const [length, setLength] = useState(210);
   const type = reference.types.get(typeId);
   const task = reference.tasks.get(taskId);
-  useEffect(() => {
-    if (type) setLength((now) => Math.min(type.lengthMm[1], Math.max(type.lengthMm[0], now)));
-  }, [type]);
   if (!type || !task) return null;
   const blade = typicalBlade(type, { lengthMm: length }, 'right');
   const explanation = explain(bladeTraits(blade, reference), prepareTask(task), cooks);
@@ -202,7 +199,12 @@ function Example() {
           label="Blade"
           value={typeId}
           data={[...reference.types.values()].map((t) => ({ value: t.id, label: t.name }))}
-          onChange={(e) => setType(e.currentTarget.value)}
+          onChange={(e) => {
+            const next = reference.types.get(e.currentTarget.value);
+            if (!next) return;
+            setType(next.id);
+            setLength(next.usualLengthMm);
+          }}
         />
         <NativeSelect
           label="Task"

@@ -1,9 +1,9 @@
-import { Chip, NativeSelect, NumberInput, Switch } from '@mantine/core';
+import { Chip, NativeSelect, Switch } from '@mantine/core';
 import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Choice, Field, Section } from './Field';
+import { Choice, Field, Figure, Section } from './Field';
 import type { QuestionProps } from './Questions';
 import css from './Questions.module.css';
 
@@ -70,16 +70,12 @@ export function CookQuestions({ kitchen, update, length }: QuestionProps & { len
         }
       />
       <div className={css.pair}>
-        <NumberInput
+        <Figure
           label="Wrist to fingertip, mm"
           min={120}
           max={260}
-          clampBehavior="blur"
-          allowDecimal={false}
           value={hand}
-          onChange={(value) =>
-            typeof value === 'number' && value >= 120 && value <= 260 && setCook({ handLengthMm: value })
-          }
+          onChange={(handLengthMm) => setCook({ handLengthMm })}
         />
         <Choice
           label="You cut with your"

@@ -1,8 +1,8 @@
-import { Chip, NumberInput } from '@mantine/core';
+import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { FOODS_AVOIDED } from '../../../core/cutting/words';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Field, Section } from './Field';
+import { Field, Figure, Section } from './Field';
 import type { QuestionProps } from './Questions';
 import css from './Questions.module.css';
 
@@ -80,23 +80,19 @@ export function CookingQuestions({ kitchen, update }: QuestionProps) {
         </Field>
       )}
       <div className={css.pair}>
-        <NumberInput
+        <Figure
           label="Cooked meals a week"
           min={0}
           max={2000}
-          clampBehavior="strict"
-          allowDecimal={false}
           value={cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek}
-          onChange={(value) => typeof value === 'number' && setCooking({ mealsPerWeek: value })}
+          onChange={(mealsPerWeek) => setCooking({ mealsPerWeek })}
         />
-        <NumberInput
+        <Figure
           label="Portions a meal"
           min={1}
           max={500}
-          clampBehavior="strict"
-          allowDecimal={false}
           value={cooking.portions ?? DEFAULTS.portions}
-          onChange={(value) => typeof value === 'number' && value >= 1 && setCooking({ portions: value })}
+          onChange={(portions) => setCooking({ portions })}
         />
       </div>
       <Field label="Never eaten here">

@@ -1,5 +1,5 @@
-import { SegmentedControl } from '@mantine/core';
-import { useId, type ReactNode } from 'react';
+import { SegmentedControl, TextInput } from '@mantine/core';
+import { useId, useState, type ReactNode } from 'react';
 import css from './Questions.module.css';
 
 /** A question with its answer below it. */
@@ -43,6 +43,46 @@ export function Choice<T extends string>({
         }}
       />
     </Field>
+  );
+}
+
+/** A number between two bounds: taken over while it is one, put back when the field is left and it is not. */
+export function Figure({
+  label,
+  value,
+  min,
+  max,
+  step = 1,
+  disabled = false,
+  onChange,
+}: {
+  label: string;
+  value: number | null;
+  min: number;
+  max: number;
+  step?: number;
+  disabled?: boolean;
+  onChange: (value: number) => void;
+}) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <TextInput
+      type="number"
+      inputMode="decimal"
+      label={label}
+      min={min}
+      max={max}
+      step={step}
+      disabled={disabled}
+      value={typed ?? (value === null ? '' : String(value))}
+      onBlur={() => setTyped(null)}
+      onChange={(e) => {
+        setTyped(e.currentTarget.value);
+        const number = e.currentTarget.valueAsNumber;
+        const whole = step % 1 !== 0 || Number.isInteger(number);
+        if (number >= min && number <= max && whole) onChange(number);
+      }}
+    />
   );
 }
 

@@ -1,4 +1,4 @@
-import { NativeSelect, NumberInput, Slider, Switch } from '@mantine/core';
+import { NativeSelect, Slider, Switch } from '@mantine/core';
 import {
   CATALOGUE_CURRENCY,
   convertMinor,
@@ -8,7 +8,7 @@ import {
   toMinor,
 } from '../../../core/money/currency';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Field, Section } from './Field';
+import { Figure, Section } from './Field';
 import type { QuestionProps } from './Questions';
 import css from './Questions.module.css';
 
@@ -32,15 +32,14 @@ export function MoneyQuestions({ kitchen, update }: QuestionProps) {
   return (
     <Section title="What you can spend">
       <div className={css.pair}>
-        <NumberInput
+        <Figure
           label="In all"
           min={0}
           max={1_000_000_000}
-          clampBehavior="strict"
-          decimalScale={minorDigits(currency)}
+          step={10 ** -minorDigits(currency)}
           disabled={total === null}
-          value={total ?? ''}
-          onChange={(value) => typeof value === 'number' && isExact(value, currency) && setTotal(value)}
+          value={total}
+          onChange={(value) => isExact(value, currency) && setTotal(value)}
         />
         <NativeSelect
           label="Currency"
@@ -81,21 +80,13 @@ export function MoneyQuestions({ kitchen, update }: QuestionProps) {
         checked={total === null}
         onChange={(e) => setTotal(e.currentTarget.checked ? null : inCurrency(DEFAULTS.budgetEur, currency))}
       />
-      <Field label="At most this many knives to buy">
-        <NumberInput
-          aria-label="At most this many knives to buy"
-          min={1}
-          max={12}
-          clampBehavior="strict"
-          allowDecimal={false}
-          value={kitchen.limits?.maxKnives ?? DEFAULTS.maxKnives}
-          onChange={(value) =>
-            typeof value === 'number' &&
-            value >= 1 &&
-            update((k) => ({ ...k, limits: { ...k.limits, maxKnives: value } }))
-          }
-        />
-      </Field>
+      <Figure
+        label="At most this many knives to buy"
+        min={1}
+        max={12}
+        value={kitchen.limits?.maxKnives ?? DEFAULTS.maxKnives}
+        onChange={(maxKnives) => update((k) => ({ ...k, limits: { ...k.limits, maxKnives } }))}
+      />
     </Section>
   );
 }
