@@ -37,7 +37,8 @@ function chosen<T extends { id: string }>(rows: T[], id: string | undefined, opt
   return found;
 }
 
-const round = (value: number, digits: number) => Number(value.toFixed(digits));
+const tenth = (value: number) => Math.round(value * 10) / 10;
+const fine = (value: number) => Math.round(value * 10_000) / 10_000;
 
 run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['type', 'model', 'task', 'blade']);
@@ -54,22 +55,23 @@ run(() => {
       const blade = bladeTraits(model, reference);
       return tasks.map((task) => {
         const { score, word, veto, parts } = explain(blade, task, cooks);
-        return {
+        // text at once: twenty thousand cells with their sentences would otherwise be held as objects
+        return JSON.stringify({
           model: model.id,
           type: model.type,
           lengthMm: model.lengthMm,
           task: task.task.id,
-          score: round(score, 1),
+          score: tenth(score),
           word,
           veto,
           parts: parts.map(({ id, value, weight, why }) => ({
             id,
-            value: round(value, 4),
-            weight: round(weight, 4),
+            value: fine(value),
+            weight: fine(weight),
             why,
           })),
-        };
+        });
       });
     });
-  return `[\n${cells.map((cell) => JSON.stringify(cell)).join(',\n')}\n]\n`;
+  return `[\n${cells.join(',\n')}\n]\n`;
 });

@@ -8,7 +8,7 @@ import { planKitchen } from '../src/core/kit/plan';
 import { readArguments, readInput, run } from './input';
 
 /** Perturbed plans behind each `stays`. */
-const PERTURBED = 24;
+const PERTURBED = 16;
 
 const isSchool = (id: string): id is (typeof SCHOOL_IDS)[number] => SCHOOL_IDS.some((school) => school === id);
 

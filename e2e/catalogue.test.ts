@@ -42,7 +42,7 @@ test('a list is previewed, refused with row and column, taken over whole, and it
     mine.length,
   );
 
-  const name = await page.waitForSelector('form input[type="text"]');
+  const name = await page.waitForSelector('form input[maxlength="120"]');
   await name?.click({ count: 3 });
   await name?.type('Ferry Lane shed blade');
   await (await page.waitForSelector('xpath///button[contains(., "Keep this blade")]'))?.click();

@@ -1,7 +1,7 @@
 import type { BladeModel } from './schema';
 import { edgeHeightMm, edgePower, edgeSlope, FLAT_WITHIN_MM } from './edgeCurve';
 
-const SAMPLES = 48;
+const SAMPLES = 40;
 
 /** The stretch of edge that meets a flat board at the best tilt. */
 export interface Contact {
@@ -21,22 +21,23 @@ export interface Contact {
 export function bestContact(blade: Pick<BladeModel, 'lengthMm' | 'bellyMm' | 'flatShare'>): Contact {
   const power = edgePower(blade);
   const step = blade.lengthMm / SAMPLES;
+  const heights = Float64Array.from({ length: SAMPLES + 1 }, (_, j) => edgeHeightMm(blade, j * step, power));
   let best: Contact = { fromMm: 0, toMm: 0, share: 0, tiltRad: 0 };
-  for (let i = 0; i <= SAMPLES; i += 2) {
+  for (let i = 0; i <= SAMPLES; i++) {
     const touch = i * step;
-    const base = edgeHeightMm(blade, touch, power);
     const slope = edgeSlope(blade, touch, power);
-    const gap = (x: number) => edgeHeightMm(blade, x, power) - base - slope * (x - touch);
+    const gap = (j: number) => (heights[j] ?? 0) - (heights[i] ?? 0) - slope * (j - i) * step;
     const reach = (direction: 1 | -1) => {
-      let inside = touch;
-      for (let x = touch; x >= 0 && x <= blade.lengthMm; x += direction * step) {
-        const here = Math.abs(gap(x));
+      let inside = i;
+      // by index, not by adding steps: a rounding error at the last sample would be a cliff
+      for (let j = i; j >= 0 && j <= SAMPLES; j += direction) {
+        const here = Math.abs(gap(j));
         if (here > FLAT_WITHIN_MM) {
-          // the crossing lies between the last two samples: take it by straight line so that the result is continuous
-          const before = Math.abs(gap(inside));
-          return inside + direction * step * ((FLAT_WITHIN_MM - before) / (here - before));
+          // the crossing lies between the last two samples; the root of a gap is nearly straight, so the result is continuous
+          const before = Math.sqrt(Math.abs(gap(inside)));
+          return inside * step + direction * step * ((Math.sqrt(FLAT_WITHIN_MM) - before) / (Math.sqrt(here) - before));
         }
-        inside = x;
+        inside = j;
       }
       return direction === 1 ? blade.lengthMm : 0;
     };

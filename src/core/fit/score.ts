@@ -60,19 +60,29 @@ export function prepareTask(task: Task, tweak: Partial<Record<PartId, number>> =
   };
 }
 
+/** Points 0–100 of a blade in one mode, vetoes aside. */
+function modePoints(
+  blade: BladeTraits,
+  { task }: PreparedTask,
+  cook: CookContext,
+  { mode, parts }: PreparedTask['modes'][number],
+): number {
+  let product = mode.factor;
+  for (const { part, weight } of parts) {
+    const value = part.value(blade, task, cook, mode);
+    if (value !== 1) product *= weight === 1 ? value : Math.pow(value, weight);
+  }
+  return 100 * product;
+}
+
 /** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. */
 export function scoreFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContext): number {
   let best = 0;
-  for (const { mode, parts } of prepared.modes) {
-    if (vetoOf(blade, prepared.task, cook, mode)) continue;
-    let product = mode.factor;
-    for (const { part, weight } of parts) {
-      const value = part.value(blade, prepared.task, cook, mode);
-      if (value !== 1) product *= weight === 1 ? value : Math.pow(value, weight);
-    }
-    if (product > best) best = product;
+  for (const each of prepared.modes) {
+    if (vetoOf(blade, prepared.task, cook, each.mode)) continue;
+    best = Math.max(best, modePoints(blade, prepared, cook, each));
   }
-  return 100 * best;
+  return best;
 }
 
 /** Mean score over the cooks of a kitchen, 0–100. */
@@ -101,22 +111,27 @@ function explainFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContex
     const first = prepared.modes[0];
     return refused((first && vetoOf(blade, task, cook, first.mode)) ?? 'Not to be used for this.');
   }
-  const tried = open.map(({ mode, parts }) => {
-    const explained = parts.map(({ part, weight }) => {
+  let best = open[0];
+  let most = -1;
+  for (const each of open) {
+    const points = modePoints(blade, prepared, cook, each);
+    if (points > most) {
+      most = points;
+      best = each;
+    }
+  }
+  if (!best) return refused('Not to be used for this.');
+  const { mode, parts } = best;
+  return {
+    score: most,
+    word: scoreWord(most, null),
+    veto: null,
+    mode: mode.id,
+    how: MODE_WORDS[mode.id],
+    parts: parts.map(({ part, weight }) => {
       const value = part.value(blade, task, cook, mode);
       return { id: part.id, name: part.name, value, weight, why: part.why(blade, task, cook, mode, value) };
-    });
-    const points = 100 * explained.reduce((product, p) => product * Math.pow(p.value, p.weight), mode.factor);
-    return { mode, points, explained };
-  });
-  const best = tried.reduce((a, b) => (b.points > a.points ? b : a));
-  return {
-    score: best.points,
-    word: scoreWord(best.points, null),
-    veto: null,
-    mode: best.mode.id,
-    how: MODE_WORDS[best.mode.id],
-    parts: best.explained,
+    }),
   };
 }
 

@@ -1,5 +1,5 @@
 import { Button, SegmentedControl } from '@mantine/core';
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { reference } from '../../../data/reference';
 import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
 import { Refused } from '../../client/http';
@@ -41,24 +41,22 @@ function faultsFrom(error: unknown): Fault[] {
 }
 
 function Catalogue() {
-  const [own, setOwn] = useState<BladeModel[]>([]);
-  const [shipped, setShipped] = useState<Set<string>>(new Set());
+  const [catalogue, setCatalogue] = useState<Awaited<ReturnType<typeof fetchCatalogue>>>({ models: [], own: [] });
   const [preview, setPreview] = useState<Preview | null>(null);
   const [duplicates, setDuplicates] = useState<'skip' | 'replace'>('replace');
   const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
   const [told, setTold] = useState('');
 
-  const reload = useCallback(async () => {
-    const { models, own: ids } = await fetchCatalogue();
-    const mine = new Set(ids);
-    setOwn(models.filter((m) => mine.has(m.id)));
-    setShipped(new Set(models.filter((m) => !mine.has(m.id)).map((m) => m.id)));
-  }, []);
+  const mine = new Set(catalogue.own);
+  const own = catalogue.models.filter((m) => mine.has(m.id));
+  const shipped = new Set(catalogue.models.filter((m) => !mine.has(m.id)).map((m) => m.id));
+
   useEffect(() => {
-    reload().catch((error: unknown) =>
-      setTrouble({ title: 'The catalogue could not be read', faults: faultsFrom(error) }),
-    );
-  }, [reload]);
+    fetchCatalogue()
+      .then(setCatalogue)
+      .catch((error: unknown) => setTrouble({ title: 'The catalogue could not be read', faults: faultsFrom(error) }));
+  }, []);
+  const reload = async () => setCatalogue(await fetchCatalogue());
 
   const read = async (file: File | undefined) => {
     if (!file) return;
@@ -97,7 +95,6 @@ function Catalogue() {
     }
   };
 
-  const known = new Set(own.map((m) => m.id));
   return (
     <main id="main" className={css.page}>
       <header className={css.intro}>
@@ -139,12 +136,12 @@ function Catalogue() {
           <div className={css.preview}>
             <p>
               <b>{preview.file}</b>: <span className="figure">{preview.models.length}</span> models, of which{' '}
-              <span className="figure">{preview.models.filter((m) => known.has(m.id)).length}</span> are there already.
+              <span className="figure">{preview.models.filter((m) => mine.has(m.id)).length}</span> are there already.
               Nothing is taken over yet.
             </p>
             <ModelTable
               models={preview.models.slice(0, PREVIEWED)}
-              note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : known.has(m.id) ? 'there already' : 'new')}
+              note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : mine.has(m.id) ? 'there already' : 'new')}
             />
             {preview.models.length > PREVIEWED && (
               <p className="faded">…and {preview.models.length - PREVIEWED} more.</p>
@@ -180,7 +177,7 @@ function Catalogue() {
 
       <section>
         <h2>Describe a blade</h2>
-        <BladeForm taken={new Set([...known, ...shipped])} onSave={(model) => take([model], 'skip')} />
+        <BladeForm taken={new Set([...mine, ...shipped])} onSave={(model) => take([model], 'skip')} />
       </section>
     </main>
   );

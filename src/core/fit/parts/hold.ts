@@ -113,7 +113,7 @@ export const table: Part = {
   level: (_task, mode) => (mode.id === 'table' ? 1 : 0),
   value: (b) =>
     fallOff(b.blade.lengthMm - ta.easy.value, ta.scale.value) *
-    fallOff(b.blade.heelHeightMm - 25, 14) *
+    fallOff(b.blade.heelHeightMm - 25, 20) *
     (0.4 + 0.6 * ramp(b.blade.lengthMm, 70, 105)),
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'sits beside a plate', 'large beside a plate', 'a kitchen knife, not a table knife')}.`,
