@@ -23,8 +23,9 @@ const PICTURES = [
   { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
   { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
-  { name: 'score', view: WIDE, path: '/score' },
+  { name: 'score', view: WIDE, path: '/score', act: scrollToParts },
   { name: 'glossary', view: WIDE, path: '/glossary' },
+  { name: 'models', view: WIDE, path: '/catalogue', act: scrollToForm },
   { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
 ];
 
@@ -56,6 +57,14 @@ async function openCompare(page) {
   const blades = 'ploverdale-chef-200,oskavel-gyuto-210,lanternhill-santoku-165';
   await page.goto(`${page.url()}/compare?blades=${blades}`, { waitUntil: 'networkidle0' });
   await page.waitForSelector('table');
+}
+
+async function scrollToForm(page) {
+  await page.$eval('form', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 70));
+}
+
+async function scrollToParts(page) {
+  await page.$eval('article', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 60));
 }
 
 async function scrollToRoll(page) {
