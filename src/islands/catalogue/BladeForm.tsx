@@ -118,7 +118,7 @@ export function BladeForm({
       </div>
       <div className={css.fields}>
         <NativeSelect
-          label="Type: starts from its usual figures"
+          label="Start from the usual"
           value={draft.type}
           data={[...reference.types.values()].map((t) => ({ value: t.id, label: t.name }))}
           onChange={(e) => {

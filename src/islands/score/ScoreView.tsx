@@ -18,6 +18,7 @@ import { CURVES, type Curve } from './curves';
 import css from './ScoreView.module.css';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+Chart.defaults.font.family = "'Red Hat Mono Variable', monospace";
 
 /** How the score is made: every part with its curve and its constants, read from the code that computes them, and a live example. */
 export default function ScoreView() {
@@ -94,7 +95,10 @@ function CurveChart({ curve, name }: { curve: Curve; name: string }) {
     const STEPS = 40;
     return Array.from({ length: STEPS + 1 }, (_, i) => {
       const x = curve.from + ((curve.to - curve.from) * i) / STEPS;
-      return { x: Number(x.toFixed(2)), y: part.value(bladeTraits(curve.bend(base, x), reference), task, cook, mode) };
+      return {
+        x: Number(x.toFixed(curve.to - curve.from > 20 ? 0 : curve.to - curve.from > 3 ? 1 : 2)),
+        y: part.value(bladeTraits(curve.bend(base, x), reference), task, cook, mode),
+      };
     });
   }, [curve, cook, task, type, part, mode]);
   const [first, last] = [points[0], points[points.length - 1]];
