@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     include: ['{src,data,cli,e2e}/**/*.test.ts'],
+    // one file at a time: the browser tests measure, and the machine has two cores
+    fileParallelism: false,
     testTimeout: 60_000,
     hookTimeout: 60_000,
     reporters: process.env.TEST_REPORT ? ['default', ['json', { outputFile: process.env.TEST_REPORT }]] : ['default'],
