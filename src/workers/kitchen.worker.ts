@@ -35,6 +35,11 @@ function bladeOf(target: Target): BladeTraits | null {
   return model ? bladeTraits(model, reference) : null;
 }
 
+/** What is owned first, then the catalogue. */
+function allBlades(of: Workbench): BladeTraits[] {
+  return [...of.owned.map((o) => o.blade), ...models.map((m) => bladeTraits(m, reference))];
+}
+
 /** The match of a whole kitchen, with the names its screen needs. */
 export interface MatchTable extends MatchMatrix {
   rows: { id: string; name: string; group: string; minutesPerWeek: number }[];
@@ -126,7 +131,7 @@ const kitchenWorker = {
     const { cooks, loads, owned } = bench;
     const load = new Map(loads.map((l) => [l.task.id, l]));
     const tasks = [...reference.tasks.values()];
-    const blades = [...owned.map((o) => o.blade), ...models.map((m) => bladeTraits(m, reference))];
+    const blades = allBlades(bench);
     const steps = planFrom(bench, { perturbed: 0, effort: QUICK }).steps;
     const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
     const matrix = matchMatrix(
@@ -156,12 +161,13 @@ const kitchenWorker = {
   rank(taskId: string): Ranked[] {
     const task = reference.tasks.get(taskId);
     if (!bench || !task) return [];
-    const blades = [...bench.owned.map((o) => o.blade), ...models.map((m) => bladeTraits(m, reference))];
-    return rankBlades(prepareTask(task), blades, bench.cooks, RANKED).map(({ blade, explanation, heldBack }) => ({
-      blade: blade.blade,
-      explanation,
-      heldBack,
-    }));
+    return rankBlades(prepareTask(task), allBlades(bench), bench.cooks, RANKED).map(
+      ({ blade, explanation, heldBack }) => ({
+        blade: blade.blade,
+        explanation,
+        heldBack,
+      }),
+    );
   },
 
   /** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */

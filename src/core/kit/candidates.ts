@@ -175,8 +175,8 @@ export function careSteps(
 }
 
 /** Scores of a tool on the kitchen's tasks, 0–100. */
-export function toolScores(tool: Tool, loads: readonly TaskLoad[]): Float64Array {
-  return Float64Array.from(loads, ({ task }) => 100 * (task.tools[tool.id] ?? 0));
+export function toolScores(toolId: string, loads: readonly TaskLoad[]): Float64Array {
+  return Float64Array.from(loads, ({ task }) => 100 * (task.tools[toolId] ?? 0));
 }
 
 /** Tools that stand in for a blade in this kitchen and are not owned yet. */
@@ -184,7 +184,7 @@ export function toolSteps(kitchen: Kitchen, loads: readonly TaskLoad[], referenc
   return [...reference.tools.values()]
     .filter((tool) => !kitchen.tools.includes(tool.id) && !kitchen.limits.never.includes(tool.id))
     .flatMap((tool) => {
-      const scores = toolScores(tool, loads);
+      const scores = toolScores(tool.id, loads);
       if (!scores.some((s) => s > 0)) return [];
       return [
         {

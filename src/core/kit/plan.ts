@@ -5,7 +5,7 @@ import type { Plan, PlanStep } from '../formats/planFile';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
 import { costPerYearMinor } from '../money/costPerYear';
 import type { Reference } from '../reference';
-import { SHARPENING_COST, type Candidate } from './candidates';
+import { SHARPENING_COST, toolScores, type Candidate } from './candidates';
 import { Chooser, chooseKit, coverageBound, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
 import { bestOrder } from './order';
 import { Doubt } from './sure';
@@ -33,14 +33,17 @@ function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array
   const rows = [
     ...bench.owned.filter((_, i) => !replaced.has(i)).map((o) => o.scores),
     ...steps.map((s) => s.scores),
-    ...bench.kitchen.tools.map((id) => Float64Array.from(bench.loads, ({ task }) => 100 * (task.tools[id] ?? 0))),
+    ...bench.kitchen.tools.map((id) => toolScores(id, bench.loads)),
   ];
   return Float64Array.from(bench.loads, (_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0));
 }
 
 /** Puts the chosen steps in buying order, wants after needs. */
-function ordered(bench: Workbench, chosen: readonly Candidate[]): { step: Candidate; need: boolean }[] {
-  const valueOf = coverageOf(bench);
+function ordered(
+  bench: Workbench,
+  valueOf: ValueOf,
+  chosen: readonly Candidate[],
+): { step: Candidate; need: boolean }[] {
   const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
   const now = valueOf([]);
   const gains = chosen.map((step) => valueOf([step]) - now);
@@ -59,12 +62,17 @@ function ordered(bench: Workbench, chosen: readonly Candidate[]): { step: Candid
       Math.max(1, bench.problem.keepMinor),
     ),
   );
-  const judged = order.map((step, i) => ({ step, need: isNeed(bench, order.slice(0, i), step, order.slice(i + 1)) }));
+  const judged = order.map((step, i) => ({
+    step,
+    need: isNeed(bench, valueOf, order.slice(0, i), step, order.slice(i + 1)),
+  }));
   return [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
 }
 
-/** Coverage of the owned knives plus some steps. */
-function coverageOf(bench: Workbench): (steps: readonly Candidate[]) => number {
+/** Coverage of the owned knives plus some steps, 0–1. */
+type ValueOf = (steps: readonly Candidate[]) => number;
+
+function coverageOf(bench: Workbench): ValueOf {
   const { candidates, places } = bench.problem;
   const chooser = new Chooser(bench.problem);
   const index = new Map(candidates.map((c, i) => [c, i]));
@@ -75,8 +83,13 @@ function coverageOf(bench: Workbench): (steps: readonly Candidate[]) => number {
   };
 }
 
-function isNeed(bench: Workbench, before: readonly Candidate[], step: Candidate, later: readonly Candidate[]): boolean {
-  const valueOf = coverageOf(bench);
+function isNeed(
+  bench: Workbench,
+  valueOf: ValueOf,
+  before: readonly Candidate[],
+  step: Candidate,
+  later: readonly Candidate[],
+): boolean {
   if (valueOf([...before, step]) - valueOf(before) >= NEED_GAIN) return true;
   const others = bestScores(bench, [...before, ...later]);
   return bench.loads.some(
@@ -113,13 +126,13 @@ const round = (value: number, digits: number) => Number(value.toFixed(digits)) +
 
 function stepOf(
   bench: Workbench,
+  valueOf: ValueOf,
   step: Candidate,
   before: readonly Candidate[],
   all: readonly Candidate[],
   need: boolean,
 ): PlanStep {
   const { kitchen } = bench;
-  const valueOf = coverageOf(bench);
   const after = valueOf([...before, step]);
   const was = bestScores(bench, before);
   const spent = [...before, step].reduce((sum, s) => sum + s.priceMinor, 0);
@@ -252,9 +265,10 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
   const { kitchen, problem } = bench;
   const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH);
   const chosen = candidatesOf(bench, choice);
-  const inOrder = ordered(bench, chosen);
+  const valueOf = coverageOf(bench);
+  const inOrder = ordered(bench, valueOf, chosen);
   const steps = inOrder.map(({ step }) => step);
-  const planned = inOrder.map(({ step, need }, i) => stepOf(bench, step, steps.slice(0, i), steps, need));
+  const planned = inOrder.map(({ step, need }, i) => stepOf(bench, valueOf, step, steps.slice(0, i), steps, need));
   if (options.perturbed > 0) {
     const doubt = new Doubt(bench, steps);
     for (let run = 0; run < options.perturbed; run++) doubt.run();
@@ -262,7 +276,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     planned.forEach((step, i) => (step.stays = round(stayed[i] ?? 0, 2)));
   }
   const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
-  const now = new Chooser(problem).value(new Chooser(problem).empty());
+  const now = valueOf([]);
   const retired = retirements(bench, steps, planned.length).map((step, i) => ({
     ...step,
     order: planned.length + 1 + i,
@@ -276,7 +290,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     currency: kitchen.currency,
     coverage: {
       now: round(wholePoint(now), 2),
-      needs: round(Math.min(promised, wholePoint(coverageOf(bench)(needed))), 2),
+      needs: round(Math.min(promised, wholePoint(valueOf(needed))), 2),
       all: round(promised, 2),
     },
     steps: [...planned, ...retired],

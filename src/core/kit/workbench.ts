@@ -140,10 +140,7 @@ export function layOut(
     problem: {
       demand: demandOf(kitchen, loads),
       owned,
-      given: kitchen.tools.flatMap((id) => {
-        const tool = reference.tools.get(id);
-        return tool ? [toolScores(tool, loads).map(usefulness)] : [];
-      }),
+      given: kitchen.tools.map((id) => toolScores(id, loads).map(usefulness)),
       candidates,
       places: placesFor([...slots, ...extras], candidates),
       budgetMinor: kitchen.budgetMinor ?? Infinity,
