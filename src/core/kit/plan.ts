@@ -104,10 +104,11 @@ function isNeed(
 function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
   if (step.action !== 'buy') return [];
   const { budgetMinor } = bench.problem;
-  const others = steps.filter((s) => s !== step);
-  const spent = others.reduce((sum, s) => sum + s.priceMinor, 0);
+  // by place, not by identity: of a knife bought twice only one copy is given up
+  const place = steps.indexOf(step);
+  const spent = steps.reduce((sum, s, i) => sum + (i === place ? 0 : s.priceMinor), 0);
   const chooser = new Chooser({ ...bench.problem, candidates: steps });
-  const choice = Int32Array.from(steps, (s, i) => (s === step ? -1 : i));
+  const choice = Int32Array.from(steps, (_, i) => (i === place ? -1 : i));
   const kit = chooser.load(choice);
   const now = kit.gain(step.rows);
   return bench.buyable

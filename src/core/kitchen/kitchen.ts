@@ -131,8 +131,9 @@ function checkIds(file: KitchenFile, reference: Reference, models: readonly Blad
     if (o.model) check(`owned[${i}].model`, o.model, modelIds, 'catalogue model');
   });
   const kinds = new Set([...reference.types.keys(), ...modelIds]);
-  for (const key of ['must', 'never'] as const)
-    file.limits?.[key]?.forEach((id, i) => check(`limits.${key}[${i}]`, id, kinds, 'blade type or model'));
+  const refusable = new Set([...kinds, ...reference.tools.keys()]);
+  file.limits?.must?.forEach((id, i) => check(`limits.must[${i}]`, id, kinds, 'blade type or model'));
+  file.limits?.never?.forEach((id, i) => check(`limits.never[${i}]`, id, refusable, 'blade type, model or tool'));
   file.limits?.must?.forEach((id, i) => {
     if (file.limits?.never?.includes(id))
       faults.push({ path: `limits.must[${i}]`, message: `${id} is also under limits.never; keep one of the two` });

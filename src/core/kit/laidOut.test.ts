@@ -1,0 +1,230 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { shippedModels } from '../../../data/models';
+import { reference } from '../../../data/reference';
+import { bladeModelSchema } from '../blade/schema';
+import type { KitchenFile } from '../formats/kitchenFile';
+import { anyKitchen } from '../testing/arbitrary';
+import { benchOf, fileOf } from '../testing/trade';
+import { SHARPENING_COST, withoutDominated } from './candidates';
+import { demandOf, SHARED } from './demand';
+import { schoolSlots, schoolTools } from './schools';
+import { typicalBlade } from './typicalBlade';
+import { layOut } from './workbench';
+import { SCHOOL_IDS } from '../formats/kitchenWords';
+
+const weekly = (...ids: string[]): Partial<KitchenFile> => ({
+  cooking: { mealsPerWeek: 0, tasks: ids.map((id) => ({ id, times: 3, per: 'week' })) },
+});
+const offered = (file: Partial<KitchenFile>) => benchOf(file).buyable;
+const roles = (file: Partial<KitchenFile>) => new Set(offered(file).map((c) => c.type?.role));
+
+describe('what is offered', () => {
+  test('specialists only where their work is done', () => {
+    expect(roles(weekly('onion-dice', 'crusty-loaf'))).toEqual(new Set(['general', 'vegetable', 'small', 'serrated']));
+    expect(roles(weekly('onion-dice', 'fish-fillet-round'))).toContain('fish');
+    expect(roles(weekly('onion-dice', 'poultry-joint'))).toContain('butchery');
+    expect(roles(weekly('onion-dice', 'roast-carve'))).toContain('slicer');
+    expect(roles(weekly('onion-dice', 'steak-at-table'))).toContain('table');
+    expect(offered(weekly('oyster-open')).some((c) => c.type?.id === 'oyster')).toBe(true);
+  });
+
+  test('and where they are asked for by name', () => {
+    expect(roles({ ...weekly('onion-dice'), limits: { must: ['deba'] } })).toContain('fish');
+  });
+
+  test('limits leave out types, models, steels and handles', () => {
+    const left = offered({
+      limits: { never: ['chef', 'ploverdale-santoku-170'], steel: 'soft-stainless', handle: 'western' },
+    });
+    expect(left.length).toBeGreaterThan(3);
+    for (const c of left) {
+      expect(c.type?.id).not.toBe('chef');
+      expect(c.id).not.toBe('ploverdale-santoku-170');
+      expect([c.blade?.blade.steel, c.blade?.blade.handleStyle]).toEqual(['soft-stainless', 'western']);
+    }
+    // a model asked for by its name passes a steel it does not have
+    const asked = offered({ limits: { must: ['lanternhill-gyuto-210'], steel: 'soft-stainless' } });
+    expect(asked.some((c) => c.id === 'lanternhill-gyuto-210')).toBe(true);
+  });
+
+  test('table knives are priced by the seat', () => {
+    const price = (portions: number) =>
+      offered({ cooking: { portions, tasks: [{ id: 'steak-at-table', times: 1, per: 'week' }] } }).find(
+        (c) => c.id === 'ploverdale-steak-115',
+      )?.priceMinor ?? 0;
+    expect(price(6)).toBe(6 * price(1));
+  });
+
+  test('what another equals or beats everywhere for no more money is dropped, and never both of two equals', () => {
+    fc.assert(
+      fc.property(anyKitchen, (file) => {
+        const all = layOut(file, reference, shippedModels).buyable;
+        const kept = withoutDominated(all);
+        const covers = (a: (typeof all)[number], b: (typeof all)[number]) =>
+          a.priceMinor <= b.priceMinor && a.rows.every((x, t) => x >= (b.rows[t] ?? 0));
+        for (const dropped of all.filter((c) => !kept.includes(c)))
+          expect(kept.some((c) => covers(c, dropped))).toBe(true);
+        for (const a of kept) for (const b of kept) if (a !== b) expect(covers(a, b)).toBe(false);
+      }),
+      { numRuns: 6 },
+    );
+  });
+});
+
+describe('owned knives and tools', () => {
+  const owns = (
+    condition: 'keen' | 'dull' | 'chipped' | 'worn-out',
+    sharpening: keyof typeof SHARPENING_COST = 'professional',
+  ) =>
+    benchOf({
+      owned: [{ type: 'chef', lengthMm: 200, condition }],
+      habits: { sharpening: sharpening === 'repair' ? 'professional' : sharpening },
+    });
+  const care = (bench: ReturnType<typeof owns>) => bench.problem.candidates.filter((c) => c.owned !== null);
+
+  test('a dull knife can be sharpened, a chipped one repaired, a keen or worn-out one neither', () => {
+    expect(care(owns('dull')).map((c) => [c.action, c.priceMinor])).toEqual([
+      ['sharpen', SHARPENING_COST.professional],
+    ]);
+    expect(care(owns('dull', 'stones'))[0]?.priceMinor).toBe(SHARPENING_COST.stones);
+    expect(care(owns('chipped')).map((c) => [c.action, c.priceMinor])).toEqual([['repair', SHARPENING_COST.repair]]);
+    expect([care(owns('keen')), care(owns('worn-out'))]).toEqual([[], []]);
+  });
+
+  test('sharpening gives back everything the state took', () => {
+    const bench = owns('dull');
+    const [after] = care(bench);
+    const [before] = bench.owned;
+    after?.scores.forEach((score, t) => expect(before?.scores[t]).toBeCloseTo(0.6 * score, 9));
+  });
+
+  test('serrated and ceramic knives are not sharpened', () => {
+    const bench = benchOf({
+      owned: [
+        { type: 'bread', condition: 'dull' },
+        { model: 'whitquarry-utility-125-ceramic', condition: 'dull' },
+      ],
+    });
+    expect(care(bench)).toEqual([]);
+  });
+
+  test('an owned tool is given, a tool of use is offered, a useless or unwanted one is not', () => {
+    const tools = (file: Partial<KitchenFile>) =>
+      benchOf(file).problem.candidates.flatMap((c) => (c.action === 'tool' ? [c.id] : []));
+    const peels = weekly('onion-dice', 'root-peel');
+    expect(tools(peels)).toContain('peeler');
+    expect(tools({ ...peels, tools: ['peeler'] })).not.toContain('peeler');
+    expect(benchOf({ ...peels, tools: ['peeler'] }).problem.given).toHaveLength(1);
+    expect(tools({ ...peels, limits: { never: ['peeler'] } })).not.toContain('peeler');
+    expect(tools(weekly('onion-dice'))).not.toContain('peeler');
+  });
+});
+
+describe('a typical blade stands in for an owned knife', () => {
+  test('any type at any length of its range gives a valid blade of that type', () => {
+    for (const type of reference.types.values())
+      fc.assert(
+        fc.property(
+          fc.double({ min: 0, max: 1, noNaN: true }),
+          fc.constantFrom('right' as const, 'left' as const),
+          (at, hand) => {
+            const lengthMm = type.lengthMm[0] + at * (type.lengthMm[1] - type.lengthMm[0]);
+            const blade = typicalBlade(type, { lengthMm }, hand);
+            expect(bladeModelSchema.safeParse(blade).error, type.id).toBeUndefined();
+            expect(blade.lengthMm).toBe(lengthMm);
+            if (blade.bevel !== 'double') expect(blade.handed).toBe(hand);
+          },
+        ),
+        { numRuns: 4 },
+      );
+  });
+
+  test('its steel is the one named, or what the type usually has', () => {
+    const gyuto = reference.types.get('gyuto');
+    if (!gyuto) throw new Error('no gyuto');
+    expect(typicalBlade(gyuto, { steel: 'plain-carbon' }, 'right').steel).toBe('plain-carbon');
+    expect(typicalBlade(gyuto, {}, 'right').lengthMm).toBe(gyuto.usualLengthMm);
+  });
+});
+
+describe('what a kit is measured against', () => {
+  const shared = (task: string, cooksAtOnce = 1) => {
+    const bench = benchOf({ ...weekly(task, 'onion-dice'), cooksAtOnce });
+    const demand = demandOf({ cooksAtOnce }, bench.loads);
+    return demand.shared[bench.loads.findIndex((l) => l.task.id === task)];
+  };
+
+  test('a second cook shares board work, less other work, and never more than half', () => {
+    expect(shared('onion-dice')).toBe(SHARED.backup);
+    expect(shared('onion-dice', 2)).toBeCloseTo(SHARED.perExtraCook, 9);
+    expect(shared('crusty-loaf', 2)).toBeCloseTo(SHARED.perExtraCook / 2, 9);
+    expect(shared('onion-dice', 12)).toBe(SHARED.most);
+  });
+
+  test('raw flesh wants a knife of its own beside vegetables; bones do not', () => {
+    expect(shared('meat-cube')).toBe(SHARED.rawBesideVegetables);
+    expect(shared('stock-bones-chop')).toBe(SHARED.backup);
+  });
+
+  test('weights add up, and what no knife should do weighs nothing', () => {
+    const bench = benchOf(weekly('onion-dice', 'coconut-crack'));
+    const { weights, total } = bench.problem.demand;
+    expect([...weights].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 9);
+    expect(weights[bench.loads.findIndex((l) => l.task.id === 'coconut-crack')]).toBe(0);
+  });
+});
+
+describe('schools and places', () => {
+  test('no school lays out more places than knives allowed, and a required place that can be filled is offered something', () => {
+    for (const school of SCHOOL_IDS) {
+      for (const most of [1, 3, 12]) expect(schoolSlots(school, most).length, school).toBeLessThanOrEqual(most);
+      const bench = benchOf({ budget: { total: null }, limits: { maxKnives: 8 } }, school);
+      for (const place of bench.problem.places)
+        if (place.required) expect(place.fits.length, school).toBeGreaterThan(0);
+    }
+    expect(schoolTools('two-and-peeler')).toEqual(['peeler']);
+    expect(schoolTools('free')).toEqual([]);
+  });
+
+  test('a knife that must be had takes one of the places, unless it is owned already', () => {
+    const required = (file: Partial<KitchenFile>) => benchOf(file).problem.places.filter((p) => p.required).length;
+    expect(required({ limits: { must: ['nakiri'] } })).toBe(1);
+    expect(required({ limits: { must: ['nakiri'] }, owned: [{ type: 'nakiri' }] })).toBe(0);
+    const knives = (file: Partial<KitchenFile>) =>
+      benchOf(file).problem.places.filter((p) => p.fits.length > 1 || p.required).length;
+    expect(knives({ limits: { must: ['nakiri'], maxKnives: 3 } })).toBe(knives({ limits: { maxKnives: 3 } }));
+  });
+
+  test('bones chopped here though no task says so are a carcass a month, stated, and not for those who eat no poultry', () => {
+    const bones = { habits: { bones: true }, ...weekly('onion-dice') };
+    expect(benchOf(bones).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(true);
+    expect(benchOf(bones).assumed.join(' ')).toContain('a carcass for stock each month');
+    expect(benchOf({ ...bones, avoids: ['poultry'] }).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(false);
+    const said = benchOf({ habits: { bones: true }, ...weekly('ribs-chop') });
+    expect(said.loads).toHaveLength(1);
+  });
+});
+
+describe('scores taken over from an earlier bench', () => {
+  test('only while nothing they rest on has changed, and never with another result', () => {
+    const first = benchOf({ budget: { total: 100 } });
+    const again = (file: Partial<KitchenFile>) => layOut(fileOf(file), reference, shippedModels, undefined, first);
+    expect(again({ budget: { total: 300 } }).buyable).toBe(first.buyable);
+    expect(again({ budget: { total: 300 }, tools: ['peeler'] }).buyable).toBe(first.buyable);
+    for (const changed of [
+      { cooks: [{ handLengthMm: 160 }] },
+      { board: { lengthMm: 250 } },
+      { habits: { upkeep: 'leaves-wet' as const } },
+      { limits: { never: ['chef'] } },
+      { currency: 'GBP' },
+      { cooking: { tasks: [{ id: 'onion-dice', times: 1, per: 'day' as const }] } },
+    ]) {
+      const bench = again(changed);
+      expect(bench.buyable).not.toBe(first.buyable);
+      expect(bench.buyable.map((c) => [c.id, ...c.rows])).toEqual(
+        layOut(fileOf(changed), reference, shippedModels).buyable.map((c) => [c.id, ...c.rows]),
+      );
+    }
+  });
+});
