@@ -67,11 +67,11 @@ export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean
 
 /**
  * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
- * (handbook 1.5), a slicer by what is sliced long. General, vegetable, small and serrated knives always are.
+ * (handbook 1.5), a slicer by what is sliced long, a bread knife by bread. General, vegetable and small knives always are.
  */
-function hasWorkFor(role: BladeType['role'], loads: readonly TaskLoad[]): boolean {
+function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
   const does = (test: (task: TaskLoad['task']) => boolean) => loads.some(({ task }) => test(task));
-  switch (role) {
+  switch (type.role) {
     case 'fish':
       return does((t) => t.group === 'Fish and shellfish');
     case 'butchery':
@@ -80,6 +80,9 @@ function hasWorkFor(role: BladeType['role'], loads: readonly TaskLoad[]): boolea
       );
     case 'slicer':
       return does((t) => t.group === 'Cooked meat' || t.group === 'Fish and shellfish' || (t.long && t.clean === 3));
+    case 'serrated':
+      // teeth are chosen for crust: a long serrated knife is a bread knife, and needs bread
+      return type.id !== 'bread' || does((t) => t.contains.includes('bread'));
     case 'table':
       return does((t) => t.atTable === true);
     case 'other':
@@ -104,7 +107,7 @@ export function buyable(
     .flatMap((model) => {
       const type = reference.types.get(model.type);
       const asked = kitchen.limits.must.includes(model.type) || kitchen.limits.must.includes(model.id);
-      if (!type || !(asked || hasWorkFor(type.role, loads))) return [];
+      if (!type || !(asked || hasWorkFor(type, loads))) return [];
       const blade = bladeTraits(model, reference);
       const scores = scoresOf(blade, tasks, cooks);
       const each = convertMinor(model.priceMinor, model.currency, kitchen.currency);

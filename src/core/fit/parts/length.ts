@@ -3,6 +3,7 @@ import { FIT } from '../../constants';
 import { fallOff } from '../curves';
 import { isSheet } from '../modes';
 import { byValue, mm, type Part } from '../part';
+import type { BladeTraits } from '../traits';
 
 const { reach: r, span: s, comfort: co, board: bo } = FIT;
 
@@ -40,8 +41,13 @@ export const span: Part = {
     `${mm(b.blade.lengthMm)} edge for ${mm(task.widthMm)} of food: ${byValue(value, 'room to spare', 'a little short', 'too short, several passes')}.`,
 };
 
-function outside(lengthMm: number, from: number, to: number): number {
-  return Math.max(0, from - lengthMm, lengthMm - to);
+/** Length a blade works like, mm: a flat edge puts more of itself to the board than a bellied one of the same length. */
+const workingLengthMm = ({ blade, contactShare }: BladeTraits) =>
+  blade.lengthMm * (1 + co.working.value * Math.max(0, contactShare - co.workingFrom.value));
+
+/** How far a blade lies outside a band of lengths, mm: too short by what it works like, too long by what it is. */
+function outside(b: BladeTraits, from: number, to: number): number {
+  return Math.max(0, from - workingLengthMm(b), b.blade.lengthMm - to);
 }
 
 /** Handle girth a palm wants, mm. */
@@ -61,7 +67,7 @@ export const comfort: Part = {
   // bone is broken with the heel, whatever the length
   level: (task, mode) => (mode.id === 'board' && task.load < FIT.wedge.breaks.value ? 1 : 0),
   value: (b, _task, { cook, length }) => {
-    const off = outside(b.blade.lengthMm, length.fromMm, length.toMm);
+    const off = outside(b, length.fromMm, length.toMm);
     const girth = Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
     return (
       (0.15 + 0.85 * fallOff(off, co.scale.value)) *
@@ -70,11 +76,13 @@ export const comfort: Part = {
     );
   },
   why: (b, _task, { length }) => {
-    const off = outside(b.blade.lengthMm, length.fromMm, length.toMm);
+    const off = outside(b, length.fromMm, length.toMm);
     const band = `${length.fromMm}–${length.toMm} mm`;
-    return off === 0
-      ? `${mm(b.blade.lengthMm)} lies in the wanted band, ${band}.`
-      : `${mm(b.blade.lengthMm)} is ${mm(off)} ${b.blade.lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.`;
+    const { lengthMm } = b.blade;
+    const working = Math.round(workingLengthMm(b));
+    const flat = lengthMm < length.fromMm && working > lengthMm ? `, flat enough to work like ${working} mm,` : '';
+    if (off === 0) return `${mm(lengthMm)}${flat} lies in the wanted band, ${band}.`;
+    return `${mm(lengthMm)}${flat} is ${mm(off)} ${lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.`;
   },
 };
 
