@@ -128,7 +128,7 @@ export const FIT = {
   motion: {
     even: c(0.15, 'share', 'habit bends to the food: part of every hand cuts as the food asks', 'house judgement'),
     carried: c(0.9, 'score', 'mean carry over all motions from which nothing more is to be wished', 'house judgement'),
-    unlisted: c(0.4, 'weight', 'a motion the task does not list is used less on it', 'house judgement'),
+    unlisted: c(0.2, 'weight', 'a motion the task does not list is used less on it', 'house judgement'),
     rockTurn: c(0.22, 'rad', 'turn over the belly at which a rock feels round', 'geometry'),
     serratedBoard: c(0.45, 'factor', 'a serrated edge neither rocks, pushes nor chops', 'trade practice'),
     serratedPull: c(0.7, 'factor', 'a serrated edge can be drawn, at the price of the face', 'trade practice'),
