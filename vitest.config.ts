@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['{src,data,cli,e2e}/**/*.test.ts'],
+    include: ['{src,data,cli,scripts,e2e}/**/*.test.ts'],
     // one file at a time: the browser tests measure, and the machine has two cores
     fileParallelism: false,
     testTimeout: 60_000,

@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anyKitchen } from '../testing/arbitrary';
+import { faultLine, FaultyInput, parseJson, pathName, shown, unknownId } from './faults';
+import { emptyKitchen, MAX_FILE_BYTES, readKitchenFile, readKitchenText } from './kitchenFile';
+
+const head = { format: 'scabbard.kitchen', version: 1 };
+const told = (value: object): string[] => {
+  try {
+    readKitchenFile({ ...head, ...value });
+  } catch (error) {
+    if (error instanceof FaultyInput) return error.faults.map(faultLine);
+    throw error;
+  }
+  return [];
+};
+const many = <T>(n: number, each: T): T[] => Array.from({ length: n }, () => each);
+
+describe('limits of the kitchen file', () => {
+  test.each<[string, object, object]>([
+    ['12 cooks', { cooks: many(12, {}) }, { cooks: many(13, {}) }],
+    [
+      '400 dishes',
+      { cooking: { dishes: many(400, { id: 'x', times: 1, per: 'week' }) } },
+      { cooking: { dishes: many(401, { id: 'x', times: 1, per: 'week' }) } },
+    ],
+    [
+      '400 tasks',
+      { cooking: { tasks: many(400, { id: 'x', times: 1, per: 'week' }) } },
+      { cooking: { tasks: many(401, { id: 'x', times: 1, per: 'week' }) } },
+    ],
+    ['60 owned knives', { owned: many(60, { type: 'chef' }) }, { owned: many(61, { type: 'chef' }) }],
+    ['12 knives to buy', { limits: { maxKnives: 12 } }, { limits: { maxKnives: 13 } }],
+    ['hand lengths', { cooks: [{ handLengthMm: 260 }] }, { cooks: [{ handLengthMm: 260.5 }] }],
+    ['whole cooks at once', { cooksAtOnce: 2 }, { cooksAtOnce: 1.5 }],
+    ['names', { name: 'x'.repeat(80) }, { name: 'x'.repeat(81) }],
+  ])('%s fit, one more does not and the fault says what fits', (_what, fits, over) => {
+    expect(told(fits)).toEqual([]);
+    expect(told(over).join(' ')).toMatch(/at most|not between|whole number/);
+  });
+
+  test('two megabytes are the most, and a byte order mark is nothing', () => {
+    expect(() => readKitchenText(' '.repeat(MAX_FILE_BYTES + 1))).toThrow('larger than 2 MB');
+    expect(readKitchenText(`\uFEFF${JSON.stringify(emptyKitchen('Marked'))}`).name).toBe('Marked');
+  });
+
+  test('empty and blank things are refused where something must be said', () => {
+    expect(told({ cooks: [] })).toEqual(['cooks: is empty; describe at least one cook or leave it out']);
+    expect(told({ name: '  ' })).toEqual(['name: is empty; write something or leave it out']);
+    expect(told({ owned: [{}] })[0]).toContain('owned[0].type: is missing');
+  });
+
+  test('a number that is none, a list that is none, an object that is none: each by its path', () => {
+    expect(told({ cooks: {} })).toEqual(['cooks: {} is not a list']);
+    expect(told({ board: [] })).toEqual(['board: [] is not an object in braces']);
+    expect(told({ habits: { dishwasher: 'yes' } })).toEqual(['habits.dishwasher: "yes" is not true or false']);
+    expect(told({ cooking: { mealsPerWeek: Infinity } })[0]).toContain('cooking.mealsPerWeek');
+  });
+
+  test('any kitchen survives being written and read', () => {
+    fc.assert(
+      fc.property(anyKitchen, (file) => {
+        const text = JSON.stringify(file);
+        expect(readKitchenText(text)).toEqual(JSON.parse(text));
+      }),
+    );
+  });
+});
+
+describe('telling faults', () => {
+  test('paths are written as people write them', () => {
+    expect(pathName([])).toBe('file');
+    expect(pathName(['cooks', 0, 'handLengthMm'])).toBe('cooks[0].handLengthMm');
+    expect(pathName([3, 'x'])).toBe('[3].x');
+  });
+
+  test('a fault is one line whatever it holds', () => {
+    expect(faultLine({ path: 'a', message: 'is\n  wrong' })).toBe('a: is wrong');
+    fc.assert(
+      fc.property(fc.anything(), (value) => {
+        expect(shown(value).length).toBeLessThanOrEqual(40);
+        expect(shown(value)).not.toContain('\n');
+      }),
+    );
+  });
+
+  test('the nearest known ids are offered, and none when nothing is near', () => {
+    expect(unknownId('nakir', ['nakiri', 'santoku'], 'type')).toBe('"nakir" is not a known type; did you mean nakiri?');
+    expect(unknownId('zzzzzz', ['nakiri', 'santoku'], 'type')).toBe('"zzzzzz" is not a known type');
+    expect(unknownId('cat', ['bat', 'hat', 'mat', 'rat'], 'animal').match(/ or /g)).toHaveLength(2);
+  });
+
+  test('what is not JSON is told as such, never as a stack', () => {
+    for (const text of ['', '{', '[1,]', 'undefined', '<html>'])
+      expect(() => parseJson(text)).toThrow(/^file: is not JSON \(.*\); check the last edit$/);
+  });
+});
