@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { address, pockets, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
+import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 test('start a kitchen, answer, see the roll change with the budget, open a reason, reload, export, import elsewhere', async () => {
@@ -173,37 +173,4 @@ test('first answers come within 100 ms of the question, typing is never held up,
   expect(times[Math.floor(times.length / 2)]).toBeLessThan(100);
   expect(scripts.total).toBeLessThan(220_000);
   expect(scripts.count).toBeGreaterThan(3);
-});
-
-test.each([
-  ['the glossary', '/glossary'],
-  ['how the score is made', '/score'],
-  ['one’s own models', '/catalogue'],
-  ['the help', '/help'],
-])('axe finds nothing serious on %s', async (_name, path) => {
-  const { page, errors } = await visitor(browser);
-  await page.goto(`${address}${path}`, { waitUntil: 'networkidle0' });
-  expect(await seriousFaults(page)).toEqual([]);
-  expect(errors).toEqual([]);
-});
-
-test.each([
-  ['the start page', null, 1280],
-  ['the kitchen page with a reason open', 'Millrace', 1280],
-  ['the kitchen page on a phone', 'Alder', 390],
-])('axe finds nothing serious on %s, and nothing runs off its side', async (_name, sample, width) => {
-  const { page, errors } = await visitor(browser, width, 844);
-  await page.goto(address);
-  if (sample) {
-    await pressAndGo(page, sample);
-    await settled(page);
-    await page.click('section[aria-label="Your knife roll"] button');
-    await page.waitForSelector('section[aria-labelledby="story"]');
-  } else await page.waitForSelector('h1');
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(overflow).toBeLessThanOrEqual(0);
-  expect(await seriousFaults(page)).toEqual([]);
-  expect(errors).toEqual([]);
 });

@@ -47,9 +47,9 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
   expect(scrolled.top).toBeGreaterThan(1000);
   expect(scrolled.left).toBeGreaterThan(5000);
   expect(scrolled.cells).toBeLessThan(900);
-  // a shared machine has hiccups of its own: scrolling is smooth when most frames are, and none stands still
-  expect(scrolled.long.length).toBeLessThan(45);
-  expect(Math.max(0, ...scrolled.long)).toBeLessThan(250);
+  // a frame or two of a busy machine aside, no frame while scrolling takes longer than twenty a second
+  expect(scrolled.long.length).toBeLessThanOrEqual(4);
+  expect(Math.max(0, ...scrolled.long)).toBeLessThan(100);
 
   await page.reload();
   await page.waitForSelector('[role="region"] button[data-shade]');

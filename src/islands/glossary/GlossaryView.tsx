@@ -271,7 +271,7 @@ function Steels() {
   return (
     <section>
       <h2>Steel families</h2>
-      <div className={css.scroll}>
+      <div className={css.scroll} tabIndex={0} role="region" aria-label="Steel families, a table">
         <table>
           <thead>
             <tr>

@@ -23,7 +23,7 @@ const DOES: Record<PlanStep['action'], string> = {
   retire: 'Retire',
 };
 
-const LEAST_WIDTH_PX = 110;
+const LEAST_WIDTH_PX = 94;
 const NARROW_LINE_MM = 1.2;
 
 function Drawing({ blade, owned, scale }: { blade: BladeModel; owned: boolean; scale: Scale }) {

@@ -1,0 +1,111 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { address, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
+
+const browser = await testBrowser();
+
+/** Pages of one kitchen by their last part, and pages that belong to none. */
+const OF_A_KITCHEN = [
+  '',
+  '/match',
+  '/blades/tidewrack-deba-165',
+  '/compare?blades=oskavel-gyuto-210,oskavel-nakiri-165',
+];
+const OF_ANYONE = ['/', '/glossary', '/score', '/catalogue', '/help'];
+
+describe.each([
+  ['a wide window by day', 1280, 800, 'light'],
+  ['a phone at night', 390, 844, 'dark'],
+] as const)('%s', (_where, width, height, scheme) => {
+  let page: Awaited<ReturnType<typeof visitor>>['page'];
+  let errors: string[];
+  let kitchen = '';
+  beforeAll(async () => {
+    ({ page, errors } = await visitor(browser, width, height));
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
+    await page.goto(address);
+    await pressAndGo(page, 'Saltstair');
+    await settled(page);
+    kitchen = page.url();
+  });
+
+  const looksRight = async () => {
+    expect(await page.evaluate(() => document.documentElement.dataset.mantineColorScheme)).toBe(scheme);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0);
+    expect(await seriousFaults(page)).toEqual([]);
+    expect(errors.splice(0)).toEqual([]);
+  };
+
+  test.each(OF_ANYONE)('%s: nothing runs off its side, axe finds nothing serious, nothing is logged', async (path) => {
+    await page.goto(`${address}${path}`, { waitUntil: 'networkidle0' });
+    await looksRight();
+  });
+
+  test.each(OF_A_KITCHEN)('a kitchen’s %s too', async (path) => {
+    await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('main h1, main h2');
+    if (path === '') {
+      await settled(page);
+      await page.click('section[aria-label="Your knife roll"] button');
+      await page.waitForSelector('section[aria-labelledby="story"]');
+    }
+    await looksRight();
+  });
+});
+
+test('blades are laid over one another at heel, tip or pinch; more are added and taken away by keys', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Millrace');
+  await settled(page);
+  await page.goto(`${page.url()}/compare?blades=ploverdale-paring-90,ploverdale-chef-260`);
+  await page.waitForSelector('svg[aria-label^="Overlay of"] g');
+  /** How far apart heels and tips lie in the drawing, px. */
+  const apart = () =>
+    page.$$eval('svg[aria-label^="Overlay of"] > g > path:first-child', (paths) => {
+      const boxes = paths.slice(0, 2).map((path) => path.getBoundingClientRect());
+      const between = (of: (box: DOMRect) => number) =>
+        Math.abs(of(boxes[0] ?? new DOMRect()) - of(boxes[1] ?? new DOMRect()));
+      return { heels: Math.round(between((box) => box.left)), tips: Math.round(between((box) => box.right)) };
+    });
+  const layAt = async (name: string) => {
+    await (await page.waitForSelector(`xpath///label[normalize-space(.)="${name}"]`))?.click();
+    await page.waitForSelector(`input[type="radio"][value="${name.toLowerCase()}"]:checked`);
+    return apart();
+  };
+  const [heel, tip, pinch] = [await layAt('Heel'), await layAt('Tip'), await layAt('Pinch')];
+  expect(heel.heels).toBeLessThan(3);
+  expect(heel.tips).toBeGreaterThan(100);
+  expect(tip.tips).toBeLessThan(3);
+  expect(tip.heels).toBeGreaterThan(100);
+  expect(pinch.heels).toBeLessThan(3);
+  const blades = () => page.$$eval('select[aria-label^="Blade "]', (all) => all.length);
+  expect(await blades()).toBe(2);
+  await page.focus('xpath///button[contains(., "Add a blade")]');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelectorAll('select[aria-label^="Blade "]').length === 3);
+  await page.focus('[aria-label="Remove blade 1"]');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelectorAll('select[aria-label^="Blade "]').length === 2);
+  expect(errors).toEqual([]);
+});
+
+test('the glossary draws every type, motion and grip and names every family of steel', async () => {
+  const { page } = await visitor(browser);
+  await page.goto(`${address}/glossary`, { waitUntil: 'networkidle0' });
+  const drawings = await page.$$eval('svg[role="img"]', (all) =>
+    all.map((svg) => svg.getAttribute('aria-label') ?? ''),
+  );
+  expect(drawings.filter((name) => /drawn at \d+ mm/.test(name)).length).toBeGreaterThanOrEqual(30);
+  expect(drawings.filter((name) => name.endsWith(' grip')).length).toBe(3);
+  for (const word of ['Deba', 'Nakiri', 'Oyster knife', 'Rock', 'Push', 'Pull', 'Chop', 'Powder stainless', 'Ceramic'])
+    expect((await textOf(page, 'main')).toLowerCase()).toContain(word.toLowerCase());
+  // drawn to one scale: the longest slicer is at least three times a paring knife
+  const widthOf = (name: string) =>
+    page.$eval(`svg[aria-label^="${name}, drawn at"]`, (svg) => {
+      const path = svg.querySelector('path');
+      return path ? path.getBoundingClientRect().width : 0;
+    });
+  expect(await widthOf('Yanagiba')).toBeGreaterThan(2.4 * (await widthOf('Paring knife')));
+});
