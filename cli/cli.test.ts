@@ -3,6 +3,8 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
 import { z } from 'zod';
+import { shippedModels } from '../data/models';
+import { reference } from '../data/reference';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const sample = (name: string) => join(root, 'data', 'kitchens', `${name}.json`);
@@ -87,4 +89,34 @@ test('fit prints scores with their parts for what was asked', () => {
   }
   expect(cells.some((cell) => cell.score >= 70)).toBe(true);
   expect(cells.some((cell) => cell.veto?.includes('left hand'))).toBe(true);
+});
+
+test('fit prints the whole matrix in under two seconds on an idle machine, and stops quietly when nobody reads on', () => {
+  const began = performance.now();
+  const { status, stdout } = command('fit', [sample('millrace-flat')]);
+  const took = performance.now() - began;
+  console.log(`fit, the whole matrix: ${took.toFixed(0)} ms wall, ${(stdout.length / 1e6).toFixed(0)} MB`);
+  expect(status).toBe(0);
+  const cells = parsed(z.array(z.object({ model: z.string(), task: z.string() })), stdout);
+  expect(new Set(cells.map(({ model, task }) => `${model} ${task}`)).size).toBe(
+    shippedModels.length * reference.tasks.size,
+  );
+  expect(took).toBeLessThan(4000);
+  const cut = spawnSync('sh', ['-c', `npm run -s fit -- ${sample('millrace-flat')} | head -c 100`], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  expect(cut.stderr).not.toMatch(/\n\s+at |EPIPE/);
+});
+
+test('fit takes a blade of one’s own', () => {
+  const blade = JSON.stringify({ ...shippedModels[0], id: 'my-own', lengthMm: 215 });
+  const [cell] = parsed(
+    z.array(z.object({ model: z.string(), lengthMm: z.number(), score: z.number() })),
+    command('fit', [sample('millrace-flat'), '--blade', '-', '--task', 'onion-dice'], blade).stdout,
+  );
+  expect(cell).toMatchObject({ model: 'my-own', lengthMm: 215 });
+  const wrong = command('fit', [sample('millrace-flat'), '--blade', '-'], JSON.stringify({ id: 'x' }));
+  expect([wrong.status, wrong.stdout]).toEqual([2, '']);
+  expect(wrong.stderr).toContain('lengthMm: ');
 });

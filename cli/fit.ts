@@ -4,9 +4,9 @@ import { bladeModelSchema, type BladeModel } from '../src/core/blade/schema';
 import { taskLoads } from '../src/core/cutting/load';
 import { FaultyInput, faultsOf, parseJson, unknownId } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
-import { cookContexts } from '../src/core/fit/cook';
-import { explain, prepareTask } from '../src/core/fit/score';
-import { bladeTraits } from '../src/core/fit/traits';
+import { cookContexts, type CookContext } from '../src/core/fit/cook';
+import { explain, prepareTask, type PreparedTask } from '../src/core/fit/score';
+import { bladeTraits, type BladeTraits } from '../src/core/fit/traits';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { readArguments, readInput, run } from './input';
 
@@ -40,6 +40,34 @@ function chosen<T extends { id: string }>(rows: T[], id: string | undefined, opt
 const tenth = (value: number) => Math.round(value * 10) / 10;
 const fine = (value: number) => Math.round(value * 10_000) / 10_000;
 
+/** A sentence as JSON text: most need no escaping, and asking is cheaper than JSON.stringify. */
+const quoted = (text: string) => (/["\\\p{Cc}]/u.test(text) ? JSON.stringify(text) : `"${text}"`);
+
+/** One cell as JSON, written by hand: twenty thousand cells of twelve sentences are mostly writing. */
+function cellText(head: string, blade: BladeTraits, task: PreparedTask, cooks: readonly CookContext[]): string {
+  const { score, word, veto, parts } = explain(blade, task, cooks);
+  const reasons = parts
+    .map(
+      ({ id, value, weight, why }) =>
+        `{"id":"${id}","value":${fine(value)},"weight":${fine(weight)},"why":${quoted(why)}}`,
+    )
+    .join(',');
+  const refused = veto === null ? 'null' : quoted(veto);
+  return `${head},"task":"${task.task.id}","score":${tenth(score)},"word":"${word}","veto":${refused},"parts":[${reasons}]}`;
+}
+
+/** The array of cells, a piece for each model: so much text is best let go as it is made. */
+function* cells(models: readonly BladeModel[], tasks: readonly PreparedTask[], cooks: readonly CookContext[]) {
+  let before = '[\n';
+  for (const model of models) {
+    const blade = bladeTraits(model, reference);
+    const head = `{"model":${quoted(model.id)},"type":"${model.type}","lengthMm":${model.lengthMm}`;
+    yield before + tasks.map((task) => cellText(head, blade, task, cooks)).join(',\n');
+    before = ',\n';
+  }
+  yield models.length > 0 ? '\n]\n' : '[]\n';
+}
+
 run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['type', 'model', 'task', 'blade']);
   const { kitchen } = completeKitchen(readKitchenText(readInput(file)), reference, shippedModels);
@@ -49,29 +77,9 @@ run(() => {
     ? [readBlade(options.blade)]
     : chosen(shippedModels, options.model, 'model', 'catalogue model');
   const tasks = chosen([...reference.tasks.values()], options.task, 'task', 'task').map((task) => prepareTask(task));
-  const cells = models
-    .filter((model) => types.includes(model.type))
-    .flatMap((model) => {
-      const blade = bladeTraits(model, reference);
-      return tasks.map((task) => {
-        const { score, word, veto, parts } = explain(blade, task, cooks);
-        // text at once: twenty thousand cells with their sentences would otherwise be held as objects
-        return JSON.stringify({
-          model: model.id,
-          type: model.type,
-          lengthMm: model.lengthMm,
-          task: task.task.id,
-          score: tenth(score),
-          word,
-          veto,
-          parts: parts.map(({ id, value, weight, why }) => ({
-            id,
-            value: fine(value),
-            weight: fine(weight),
-            why,
-          })),
-        });
-      });
-    });
-  return `[\n${cells.join(',\n')}\n]\n`;
+  return cells(
+    models.filter((model) => types.includes(model.type)),
+    tasks,
+    cooks,
+  );
 });

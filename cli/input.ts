@@ -17,9 +17,9 @@ export function readInput(path: string): string {
   }
 }
 
-/** Runs a command: its text on standard output, or every fault on standard error and exit 2. Never a stack trace. */
-export function run(command: () => string): void {
-  let output: string;
+/** Runs a command: its text on standard output, piece by piece where it comes in pieces, or every fault on standard error and exit 2. Never a stack trace. */
+export function run(command: () => string | Iterable<string>): void {
+  let output: string | Iterable<string>;
   try {
     output = command();
   } catch (error) {
@@ -28,7 +28,10 @@ export function run(command: () => string): void {
     process.exitCode = 2;
     return;
   }
-  process.stdout.write(output);
+  // whoever reads may stop reading, as `head` does
+  process.stdout.on('error', () => process.exit(0));
+  if (typeof output === 'string') process.stdout.write(output);
+  else for (const piece of output) process.stdout.write(piece);
 }
 
 const messageOf = (error: unknown) => (error instanceof Error ? error.message : String(error)).replace(/\s+/g, ' ');

@@ -60,6 +60,9 @@ export function prepareTask(task: Task, tweak: Partial<Record<PartId, number>> =
   };
 }
 
+/** A value to its exponent, without the power where there is none. */
+const raised = (value: number, weight: number) => (value === 1 || weight === 1 ? value : Math.pow(value, weight));
+
 /** Points 0–100 of a blade in one mode, vetoes aside. */
 function modePoints(
   blade: BladeTraits,
@@ -70,7 +73,7 @@ function modePoints(
   let product = mode.factor;
   for (const { part, weight } of parts) {
     const value = part.value(blade, task, cook, mode);
-    if (value !== 1) product *= weight === 1 ? value : Math.pow(value, weight);
+    product *= raised(value, weight);
   }
   return 100 * product;
 }
@@ -111,25 +114,27 @@ function explainFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContex
     const first = prepared.modes[0];
     return refused((first && vetoOf(blade, task, cook, first.mode)) ?? 'Not to be used for this.');
   }
-  let best = open[0];
-  let most = -1;
-  for (const each of open) {
-    const points = modePoints(blade, prepared, cook, each);
-    if (points > most) {
-      most = points;
-      best = each;
-    }
+  let best = {
+    score: -1,
+    mode: open[0]?.mode,
+    parts: [] as PreparedTask['modes'][number]['parts'],
+    values: [] as number[],
+  };
+  for (const { mode, parts } of open) {
+    const values = parts.map(({ part }) => part.value(blade, task, cook, mode));
+    const score = 100 * parts.reduce((product, { weight }, i) => product * raised(values[i] ?? 1, weight), mode.factor);
+    if (score > best.score) best = { score, mode, parts, values };
   }
-  if (!best) return refused('Not to be used for this.');
-  const { mode, parts } = best;
+  const { score, mode, parts, values } = best;
+  if (!mode) return refused('Not to be used for this.');
   return {
-    score: most,
-    word: scoreWord(most, null),
+    score,
+    word: scoreWord(score, null),
     veto: null,
     mode: mode.id,
     how: MODE_WORDS[mode.id],
-    parts: parts.map(({ part, weight }) => {
-      const value = part.value(blade, task, cook, mode);
+    parts: parts.map(({ part, weight }, i) => {
+      const value = values[i] ?? 1;
       return { id: part.id, name: part.name, value, weight, why: part.why(blade, task, cook, mode, value) };
     }),
   };
