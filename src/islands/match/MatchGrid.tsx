@@ -55,8 +55,8 @@ const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused,
       style={{ left: SIDE_PX + columnAt * COLUMN_PX, width: COLUMN_PX - 2, height: ROW_PX - 2 }}
       onClick={() => onPress(row, column, rowAt, columnAt)}
     >
-      <b className="figure">{refused ? '✕' : Math.floor(points)}</b>
-      <span>{word}</span>
+      {/* one run of text, its first line set apart by style: hundreds of these come and go while scrolling */}
+      {`${refused ? '✕' : Math.floor(points)}\n${word}`}
     </button>
   );
 });
@@ -139,7 +139,7 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
     count: arranged.rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
-    overscan: 2,
+    overscan: 1,
     useFlushSync: false,
     scrollPaddingStart: HEAD_PX,
   });
