@@ -120,3 +120,27 @@ test('fit takes a blade of one’s own', () => {
   expect([wrong.status, wrong.stdout]).toEqual([2, '']);
   expect(wrong.stderr).toContain('lengthMm: ');
 });
+
+test('recipe reads lines from standard input and a page from a file, for as many portions as asked', () => {
+  const lines = z.object({
+    format: z.literal('scabbard.recipe'),
+    portions: z.number(),
+    lines: z.array(z.object({ food: z.string(), tasks: z.array(z.object({ id: z.string(), amount: z.number() })) })),
+    unread: z.array(z.string()),
+  });
+  const recipe = parsed(
+    lines,
+    command('recipe', ['-', '--portions', '8'], '2 onions, diced\n1 l stock\nFor the top:').stdout,
+  );
+  expect(recipe).toMatchObject({ portions: 8, unread: ['For the top:'] });
+  expect(recipe.lines.map((l) => l.tasks)).toEqual([[{ id: 'onion-dice', amount: 4 }], []]);
+  for (const [args, input, fault] of [
+    [['-'], '<p>nothing</p>', 'a page without a schema.org Recipe'],
+    [['-', '--portions', 'many'], '1 onion', '--portions: "many" is not a number between 1 and 500'],
+    [[], '', 'RECIPE: is missing'],
+  ] as const) {
+    const { status, stdout, stderr } = command('recipe', [...args], input);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toContain(fault);
+  }
+});

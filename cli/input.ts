@@ -40,6 +40,7 @@ const messageOf = (error: unknown) => (error instanceof Error ? error.message : 
 export function readArguments<const T extends readonly string[]>(
   argv: readonly string[],
   names: T,
+  what = 'KITCHEN.json',
 ): { file: string; options: Partial<Record<T[number], string>> } {
   const options: Partial<Record<T[number], string>> = {};
   const files: string[] = [];
@@ -61,10 +62,8 @@ export function readArguments<const T extends readonly string[]>(
   }
   const [file, ...more] = files;
   if (file === undefined)
-    throw new FaultyInput([
-      { path: 'KITCHEN.json', message: 'is missing; name a kitchen file, or - for standard input' },
-    ]);
+    throw new FaultyInput([{ path: what, message: 'is missing; name a file, or - for standard input' }]);
   if (more.length > 0)
-    throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single kitchen file' }]);
+    throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single one' }]);
   return { file, options };
 }

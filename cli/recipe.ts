@@ -1,0 +1,15 @@
+import { lexicon } from '../data/foods';
+import { reference } from '../data/reference';
+import { FaultyInput, shown } from '../src/core/formats/faults';
+import { readRecipe } from '../src/core/recipe/recipe';
+import { readArguments, readInput, run } from './input';
+
+run(() => {
+  const { file, options } = readArguments(process.argv.slice(2), ['portions'], 'RECIPE');
+  const portions = options.portions === undefined ? undefined : Number(options.portions);
+  if (portions !== undefined && !(portions >= 1 && portions <= 500))
+    throw new FaultyInput([
+      { path: '--portions', message: `${shown(options.portions)} is not a number between 1 and 500` },
+    ]);
+  return `${JSON.stringify(readRecipe(readInput(file), lexicon, reference.tasks, portions), null, 2)}\n`;
+});

@@ -1,0 +1,235 @@
+import { parseIngredient } from 'parse-ingredient';
+import type { Task } from '../cutting/task';
+import { ALIKE, readCut, WITHOUT_KNIFE } from './cuts';
+import { findFood, type Lexicon } from './foods';
+import { plain, singular, tokens } from './text';
+import { amountOf, measure } from './units';
+
+/** One line of a recipe as it was understood. */
+export interface RecipeLine {
+  line: string;
+  quantity: number | null;
+  unit: string | null;
+  food: string | null;
+  cut: string | null;
+  tasks: { id: string; amount: number }[];
+}
+
+const NUMBER_WORDS: Record<string, number> = {
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  twelve: 12,
+  dozen: 12,
+};
+/** Count words the parser does not know as units, each with the name it is kept under. */
+const COUNT_WORDS: Record<string, string> = {
+  clove: 'clove',
+  head: 'head',
+  bulb: 'bulb',
+  bunch: 'bunch',
+  handful: 'handful',
+  sprig: 'sprig',
+  stalk: 'stalk',
+  stick: 'stick',
+  rib: 'rib',
+  leaf: 'leaf',
+  slice: 'slice',
+  rasher: 'rasher',
+  piece: 'piece',
+  fillet: 'fillet',
+  thumb: 'thumb',
+  knob: 'knob',
+  ear: 'ear',
+  cob: 'cob',
+  loaf: 'loaf',
+  rack: 'rack',
+  block: 'block',
+  bag: 'bag',
+  ball: 'ball',
+  side: 'side',
+  heart: 'heart',
+  spear: 'spear',
+  stem: 'stem',
+  pack: 'packet',
+  packet: 'packet',
+  package: 'packet',
+  punnet: 'packet',
+  tin: 'can',
+  can: 'can',
+  jar: 'jar',
+  carton: 'carton',
+  tube: 'tube',
+  pinch: 'pinch',
+  dash: 'dash',
+  drop: 'drop',
+  knife: 'knob',
+};
+/** In these, food comes cut or needs no cutting. */
+const PRESERVED = /\b(can|tin|jar)s?\b|\b(tinned|canned|jarred|frozen|bottled)\b/;
+const SIZES =
+  /^(extra[- ]large|large|medium|small|big|fat|thick|thin|heaped|generous|good|scant|level|rounded|ripe|fresh|free-range|organic)(-sized)?\s+/;
+
+const SIZED_UNIT =
+  /^(\d[\d./ -]*) (?:heaped|heaping|level|rounded|scant|generous|large|small|big|good|whole|medium|fat|thick|thin) (tbsp|tsp|tablespoons?|teaspoons?|cups?|handfuls?|bunch(?:es)?|heads?|bulbs?|cloves?|slices?|sprigs?|knobs?|sticks?|stalks?|pieces?|pinch(?:es)?)\b/i;
+
+/** Tidies what the ingredient parser stumbles over: "about", number words, joined units, a second measure after a slash. */
+function tidy(source: string): string {
+  let text = source
+    .normalize('NFC')
+    .replace(/^[\s•*·▢☐\-–—]+(?=\D|\d)/u, '')
+    .replace(/[‐‑‒–—]/g, '-')
+    .replace(/\s+/g, ' ')
+    .trim();
+  text = text.replace(
+    /^(about|around|approx(\.|imately)?|roughly|circa|ca\.?|up to|at least|generous|scant|heaped|just under|just over)\s+/i,
+    '',
+  );
+  text = text
+    .replace(/^half (of )?(an?|one) /i, '1/2 ')
+    .replace(/^half /i, '1/2 ')
+    .replace(/^a (quarter|third) (of )?(an? )?/i, (_, part: string) =>
+      part.toLowerCase() === 'third' ? '1/3 ' : '1/4 ',
+    );
+  text = text
+    .replace(/^(a|an) (couple|pair) (of )?/i, '2 ')
+    .replace(/^(a )?few /i, '3 ')
+    .replace(/^several /i, '4 ');
+  text = text.replace(/^(a|one|1|half a|1\/2)? ?dozen /i, (whole) => (/half|1\/2/i.test(whole) ? '6 ' : '12 '));
+  text = text.replace(/^([a-z]+)(?= )/i, (word) => {
+    const value = NUMBER_WORDS[word.toLowerCase()];
+    return value === undefined ? word : String(value);
+  });
+  text = text.replace(/^(\d+) (and|&) (an? |1 )?(half|1\/2|½)\b/i, '$1 1/2');
+  text = text.replace(/^(\d[\d.,/ ]*)(?:to|or)\s+(\d)/i, '$1-$2');
+  text = text.replace(/^(\d+) ?[x×] ?(?=\d)/i, '$1 x ');
+  text = text.replace(/(\d)\s*(g|kg|ml|cl|dl|l|oz|lb|lbs|cm|mm)\b\.?/gi, '$1 $2');
+  text = text.replace(/^(handful|pinch|bunch|sprig|splash|drizzle|knob|dash|few drops)( of)? /i, '1 $1 ');
+  // "1 heaped tbsp", "1 whole head": the size stands between number and unit
+  text = text.replace(SIZED_UNIT, '$1 $2');
+  // "Onions - 2, sliced": the number behind the name
+  text = text.replace(
+    /^([a-z][a-z' ]*?)\s*[-:]?\s+(\d[\d./ -]*(?:\s?(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|cloves?))?)(?=$|[ ,(])/i,
+    '$2 $1',
+  );
+  // one measure is enough: "200 g/7 oz" and "1 kg (2 lb)" say it twice
+  text = text.replace(
+    /^(\d[\d.,/½¼¾⅓⅔ -]*\s?(?:g|kg|ml|l|oz|lb|lbs|cups?|tbsp|tsp))\s?[/|]\s?\d[\d.,/½¼¾⅓⅔ -]*\s?(?:g|kg|ml|l|fl oz|oz|lb|lbs|cups?|pints?)(?:\s?\d+\s?oz)?\b\.?/i,
+    '$1',
+  );
+  return text;
+}
+
+/** A weight in brackets after a count: "1 (400 g) tin", "2 x 150 g fillets". */
+function bracketed(text: string): string {
+  return text
+    .replace(/^(\d+(?:[./]\d+)?) \((?:about |around )?\d[^)]*\) /i, '$1 ')
+    .replace(/^(\d+) x (\d[\d.]*)-? ?(g|kg|oz|lb|ml|cm|inch|in)\b\.?/i, '$1');
+}
+
+/** "juice of 1 lemon" names the food after the number. */
+function partOf(text: string): { text: string; cut: string } | null {
+  const match =
+    /^(?:the )?(?:(?:finely |freshly )?(?:grated|squeezed) )?((?:juice|zest|rind|peel)(?: and (?:juice|zest|rind))?) (?:of|from) (.*)$/i.exec(
+      text,
+    );
+  return match?.[2] ? { text: tidy(match[2]), cut: /juice/i.test(match[1] ?? '') ? 'juice' : 'zest' } : null;
+}
+
+interface Measured {
+  quantity: number | null;
+  unit: string | null;
+  rest: string;
+}
+
+function measured(text: string): Measured {
+  const [parsed] = parseIngredient(bracketed(text));
+  if (!parsed) return { quantity: null, unit: null, rest: text };
+  const { quantity, quantity2 } = parsed;
+  let unit = parsed.unitOfMeasureID;
+  let rest = parsed.description.replace(/^(of|x)\s+/i, '');
+  if (unit !== null && /^(small|medium|large)$/.test(unit)) unit = null;
+  for (let before = ''; before !== rest;) {
+    before = rest;
+    rest = rest.replace(/^\([^)]*\)\s*/, '').replace(SIZES, '');
+  }
+  if (unit === null) {
+    const [, first = '', after = ''] = /^([a-z]+)\.?\s+(?:of\s+)?(.*)$/i.exec(rest) ?? [];
+    const known = COUNT_WORDS[singular(plain(first))];
+    // "cloves" alone are a spice, "cloves of garlic" are not
+    if (known && after && quantity !== null) {
+      unit = known;
+      rest = after;
+    } else if (/^(cm|inch|in|")$/i.test(first)) {
+      unit = first.toLowerCase() === 'cm' ? 'centimeter' : 'inch';
+      rest = after;
+    }
+  }
+  rest = rest.replace(/^[- ]*(piece|length|knob|thumb)s? (of )?/i, '').replace(/^of\s+/i, '');
+  const mean = quantity !== null && quantity2 !== null ? (quantity + quantity2) / 2 : quantity;
+  return { quantity: mean, unit, rest };
+}
+
+/** The part that names the food: what stands before the first comma, bracket or dash. */
+const headOf = (text: string) => text.replace(/\([^)]*\)/g, ' ').split(/[,;]| - |\bplus\b/)[0] ?? text;
+
+const CUTTING =
+  /\b(finely|thinly|roughly|coarsely|thickly|freshly|chopped|diced?|sliced|minced|cubed|shredded|crushed|grated|peeled|halved|quartered|julienned|large|small|medium|fresh|ripe|raw|cooked|boneless|skinless|trimmed|beaten|melted|softened|sifted|packed|cold|warm|hot|plus|extra|to taste|to serve|for \w+)\b/g;
+
+/** Reads a line of ingredients. Null when neither a food nor a quantity could be made of it. */
+export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<string, Task>): RecipeLine | null {
+  const tidied = tidy(line);
+  if (!/[a-z]/i.test(tidied) || /:\s*$/.test(tidied)) return null;
+  const part = partOf(tidied);
+  const { quantity, unit, rest } = measured(part?.text ?? tidied);
+  const found =
+    findFood(tokens(headOf(rest)), lexicon) ?? findFood(tokens(rest), lexicon) ?? findFood(tokens(tidied), lexicon);
+  const cut = readCut(rest);
+  const said = part ? part.cut : cut.said;
+  if (!found) {
+    const named = plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
+    // a cut of something unknown would lose work without a word
+    if ((quantity === null && unit === null) || cut.cut !== null || named === '') return null;
+    return { line, quantity, unit, food: named, cut: null, tasks: [] };
+  }
+  const { food, name } = found;
+  const plainLine: RecipeLine = { line, quantity, unit, food: name, cut: said, tasks: [] };
+  // without a number, or by the spoon, pepper is the spice
+  if (name === 'pepper' && (quantity === null || unit === 'teaspoon' || unit === 'tablespoon' || unit === 'pinch'))
+    return plainLine;
+  const kind = lexicon.classes.get(food.class);
+  if (!kind || part || PRESERVED.test(plain(tidied)) || unit === 'can' || unit === 'jar') return plainLine;
+  const amount = measure(quantity, unit, food);
+  const add = (id: string | null | undefined) => {
+    const task = id ? tasks.get(id) : undefined;
+    return task ? [{ id: task.id, amount: amountOf(task, amount, food) }] : [];
+  };
+  const whole = cut.cut === null && unit === null && quantity !== null;
+  const main = whole && kind.counted ? kind.counted : taskFor(cut, kind);
+  const peel = cut.peeled && main !== kind.cuts.peel ? kind.cuts.peel : null;
+  const extra = peel === 'root-peel' || peel === 'fruit-peel' ? add(peel) : [];
+  return { ...plainLine, tasks: [...add(main), ...extra] };
+}
+
+/** The task a cut of a food comes to; null where no knife is needed. */
+function taskFor(
+  { cut, fine }: ReturnType<typeof readCut>,
+  kind: { default: string | null; cuts: Record<string, string | null> },
+): string | null {
+  if (cut === null) return kind.default;
+  if (fine && (cut === 'chop' || cut === 'dice' || cut === 'cube') && kind.cuts.brunoise) return kind.cuts.brunoise;
+  for (const each of [cut, ...(ALIKE[cut] ?? [])]) {
+    const known = kind.cuts[each];
+    if (known !== undefined) return known;
+  }
+  return WITHOUT_KNIFE.has(cut) ? null : kind.default;
+}

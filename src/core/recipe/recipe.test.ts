@@ -1,0 +1,214 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { lexicon } from '../../../data/foods';
+import { reference } from '../../../data/reference';
+import { FaultyInput } from '../formats/faults';
+import { findFood } from './foods';
+import { readLine } from './line';
+import { readRecipe } from './recipe';
+import { singular, tokens } from './text';
+
+const read = (line: string) => readLine(line, lexicon, reference.tasks);
+const taskOf = (line: string) => read(line)?.tasks[0]?.id ?? '-';
+const amountOf = (line: string) => read(line)?.tasks[0]?.amount ?? 0;
+
+const rows = readFileSync(fileURLToPath(new URL('../../../data/recipeLines.tsv', import.meta.url)), 'utf8')
+  .trimEnd()
+  .split('\n')
+  .map((row) => row.split('\t'))
+  .map(([line = '', quantity = '', food = '', task = '']) => ({ line, quantity, food, task }));
+
+test('two hundred lines as people write them: quantity and food in 95 of 100, the task in 90', () => {
+  expect(rows.length).toBeGreaterThanOrEqual(200);
+  const judged = rows.map((row) => {
+    const got = read(row.line);
+    const quantity =
+      row.quantity === '-' ? got?.quantity === null : Math.abs((got?.quantity ?? NaN) - Number(row.quantity)) < 0.01;
+    const food = tokens(got?.food ?? '').join(' ') === tokens(row.food).join(' ');
+    return { ...row, got, quantity, named: quantity && food, cut: (got?.tasks[0]?.id ?? '-') === row.task };
+  });
+  const named = judged.filter((row) => row.named).length / rows.length;
+  const cut = judged.filter((row) => row.cut).length / rows.length;
+  const wrong = judged.filter((row) => !row.named || !row.cut);
+  console.log(
+    `${rows.length} lines: quantity and food ${(100 * named).toFixed(1)} %, task ${(100 * cut).toFixed(1)} %; ` +
+      wrong
+        .map(({ line, got }) => `${line} → ${got?.quantity ?? '-'} ${got?.food ?? '?'}, ${got?.tasks[0]?.id ?? '-'}`)
+        .join('; '),
+  );
+  expect(named).toBeGreaterThanOrEqual(0.95);
+  expect(cut).toBeGreaterThanOrEqual(0.9);
+});
+
+describe('amounts come in the task’s own unit', () => {
+  test.each([
+    ['3 onions, diced', 3],
+    ['300 g onions, diced', 2],
+    ['200 g mushrooms, sliced', 2],
+    ['half a cabbage, shredded', 1],
+    ['1 kg stewing beef, cubed', 2],
+    ['6 carrots, peeled and sliced', 6],
+    ['1 head garlic, minced', 10],
+    ['2 bunches of parsley, chopped', 6],
+    ['6 cm ginger, julienned', 2],
+    ['1 inch piece of ginger, sliced', 0.85],
+    ['1 dozen oysters', 1],
+    ['8 slices sourdough', 1.33],
+    ['2 aubergines, halved and scored', 4],
+    ['1 lb mushrooms, sliced', 4.54],
+    ['4 to 6 tomatoes, sliced', 5],
+  ])('%s: %f', (line, amount) => {
+    expect(amountOf(line)).toBeCloseTo(amount, 1);
+  });
+
+  test('peeling is work of its own beside a cut', () => {
+    expect(read('6 potatoes, peeled and diced')?.tasks).toEqual([
+      { id: 'potato-dice', amount: 6 },
+      { id: 'root-peel', amount: 2 },
+    ]);
+    expect(read('6 potatoes, peeled')?.tasks).toEqual([{ id: 'root-peel', amount: 2 }]);
+  });
+});
+
+describe('words on both sides of the ocean, and their plurals', () => {
+  test.each([
+    ['1 aubergine, diced', '1 eggplant, diced'],
+    ['2 courgettes, sliced', '2 zucchini, sliced'],
+    ['1 bunch coriander, chopped', '1 bunch cilantro, chopped'],
+    ['4 spring onions, sliced', '4 scallions, sliced'],
+    ['1 swede, diced', '1 rutabaga, diced'],
+    ['200 g prawns, deveined', '200 g shrimp, deveined'],
+    ['3 beetroots, sliced', '3 beets, sliced'],
+    ['1 red pepper, in strips', '1 red bell pepper, in strips'],
+  ])('%s as %s', (british, american) => {
+    expect(read(british)?.tasks).toEqual(read(american)?.tasks);
+    expect(taskOf(british)).not.toBe('-');
+  });
+
+  test('words are made singular alike on both sides', () => {
+    for (const [many, one] of [
+      ['tomatoes', 'tomato'],
+      ['leaves', 'leaf'],
+      ['radishes', 'radish'],
+      ['strawberries', 'strawberry'],
+      ['peaches', 'peach'],
+      ['chillies', 'chilli'],
+      ['asparagus', 'asparagus'],
+      ['loaves', 'loaf'],
+      ['onions', 'onion'],
+    ])
+      expect(tokens(many ?? '')).toEqual(tokens(one ?? ''));
+    expect(singular('couscous')).toBe('couscous');
+  });
+
+  test('of several names the longest is meant', () => {
+    const name = (text: string) => findFood(tokens(text), lexicon)?.name;
+    expect(name('chicken stock')).toBe('chicken stock');
+    expect(name('lemon juice')).toBe('lemon juice');
+    expect(name('sweet potatoes')).toBe('sweet potato');
+    expect(name('butternut squash')).toBe('butternut squash');
+    expect(name('nothing known here')).toBeUndefined();
+  });
+});
+
+describe('documents', () => {
+  const node = {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: 'Harbour soup &amp; bread',
+    recipeYield: ['4', '4 servings'],
+    recipeIngredient: ['2 onions, chopped', '1 kg potatoes, peeled and diced', '1 l water'],
+  };
+  const ids = (source: string, portions?: number) =>
+    readRecipe(source, lexicon, reference.tasks, portions).lines.map((l) => l.tasks[0]?.id ?? '-');
+
+  test.each<[string, string]>([
+    ['a lone object', JSON.stringify(node)],
+    ['an array', JSON.stringify([{ '@type': 'WebSite' }, node])],
+    [
+      'a graph',
+      JSON.stringify({
+        '@context': 'x',
+        '@graph': [{ '@type': ['Thing', 'Person'] }, { ...node, '@type': ['Recipe', 'Thing'] }],
+      }),
+    ],
+    [
+      'a page',
+      `<!doctype html><html><head><script type="application/ld+json">{"@type":"WebPage"}</script><script type="application/ld+json">${JSON.stringify(node)}</script></head><body>…</body></html>`,
+    ],
+    ['plain lines', '2 onions, chopped\n1 kg potatoes, peeled and diced\n\n1 l water\n'],
+    ['lines with bullets', 'Serves 4\n• 2 onions, chopped\n- 1 kg potatoes, peeled and diced\n* 1 l water'],
+  ])('%s', (_kind, source) => {
+    expect(ids(source)).toEqual(['onion-dice', 'potato-dice', '-']);
+    expect(readRecipe(source, lexicon, reference.tasks).portions).toBe(4);
+  });
+
+  test('name and portions are read, and other portions scale quantities and tasks', () => {
+    const recipe = readRecipe(JSON.stringify(node), lexicon, reference.tasks, 8);
+    expect(recipe.name).toBe('Harbour soup & bread');
+    expect(recipe.portions).toBe(8);
+    expect(recipe.lines[0]).toMatchObject({ quantity: 4, tasks: [{ id: 'onion-dice', amount: 4 }] });
+  });
+
+  test.each([
+    ['', 'is empty; paste'],
+    ['{', 'is not JSON'],
+    ['{"@type":"Person"}', 'without a schema.org Recipe'],
+    ['<html><body>no recipe</body></html>', 'a page without a schema.org Recipe'],
+    [JSON.stringify({ '@type': 'Recipe', recipeIngredient: [] }), 'at least one ingredient line'],
+  ])('what holds no recipe is refused with the way out: %s', (source, words) => {
+    expect(() => readRecipe(source, lexicon, reference.tasks)).toThrow(words);
+  });
+
+  test('nothing is dropped: every line is read or listed as unread', () => {
+    const source = 'For the sauce:\n2 onions, chopped\n???\nsome zorbleberries, finely sliced';
+    const { lines, unread } = readRecipe(source, lexicon, reference.tasks);
+    expect(lines.map((l) => l.line)).toEqual(['2 onions, chopped']);
+    expect(unread).toEqual(['For the sauce:', '???', 'some zorbleberries, finely sliced']);
+    fc.assert(
+      fc.property(fc.array(fc.string({ minLength: 1, maxLength: 60 }), { minLength: 1, maxLength: 12 }), (words) => {
+        const wanted = words
+          .map((w) =>
+            w
+              .replace(/[\r\n<>{}[\]]/g, ' ')
+              .replace(/\s+/g, ' ')
+              .trim(),
+          )
+          .filter(Boolean);
+        if (wanted.length === 0) return;
+        try {
+          const got = readRecipe(wanted.join('\n'), lexicon, reference.tasks);
+          for (const { tasks } of got.lines)
+            for (const { id, amount } of tasks) expect(reference.tasks.has(id) && amount > 0).toBe(true);
+        } catch (error) {
+          if (!(error instanceof FaultyInput)) throw error;
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
+test('the lexicon names only tasks there are, no food twice, and every class is used', () => {
+  for (const [id, kind] of lexicon.classes) {
+    for (const task of [kind.default, ...Object.values(kind.cuts)])
+      if (task !== null) expect(reference.tasks.has(task), `${id}: ${task}`).toBe(true);
+  }
+  const used = new Set([...lexicon.names.values()].map(({ food }) => food.class));
+  for (const id of lexicon.classes.keys()) expect(used.has(id), id).toBe(true);
+});
+
+test('forty lines are read in a blink', () => {
+  const forty = rows
+    .slice(0, 40)
+    .map((row) => row.line)
+    .join('\n');
+  readRecipe(forty, lexicon, reference.tasks);
+  const began = performance.now();
+  readRecipe(forty, lexicon, reference.tasks);
+  const took = performance.now() - began;
+  console.log(`a recipe of 40 lines: ${took.toFixed(1)} ms`);
+  expect(took).toBeLessThan(50);
+});
