@@ -87,7 +87,7 @@ export const FIT = {
     largeFood: c(10, 'mm', 'tall or wide food every week', 'handbook'),
     largeFoodMm: c(160, 'mm', 'what counts as wide', 'house judgement'),
     tallFoodMm: c(130, 'mm', 'what counts as tall', 'house judgement'),
-    smallBoard: c(-20, 'mm', 'a small board is cramped', 'handbook'),
+    smallBoard: c(-20, 'mm', 'a small board, a cramped counter or uneasy hands', 'handbook'),
     smallBoardMm: c(330, 'mm', 'what counts as small', 'house judgement'),
     long: c(20, 'mm', 'for those who hold that longer is more capable', 'house judgement'),
     nimble: c(-25, 'mm', 'for those who hold that short is nimble', 'house judgement'),

@@ -33,7 +33,7 @@ export function dishIsEaten(dish: Pick<Dish, 'contains'>, avoids: readonly Avoid
 
 /** How often each dish is cooked, times a week, from cuisines, meals and the dishes named one by one. */
 export function dishesPerWeek(
-  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'avoids' | 'portions'>,
+  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'ownDishes' | 'avoids' | 'portions'>,
   reference: Reference,
 ): { dish: Dish; timesPerWeek: number; portions: number }[] {
   const menus = kitchen.cuisines
@@ -52,11 +52,33 @@ export function dishesPerWeek(
       portions: kitchen.portions,
     })),
   );
+  const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish]));
   const named = kitchen.dishes.flatMap(({ id, timesPerWeek, portions }) => {
-    const dish = reference.dishes.get(id);
+    const dish = own.get(id) ?? reference.dishes.get(id);
     return dish && dishIsEaten(dish, kitchen.avoids) ? [{ dish, timesPerWeek, portions }] : [];
   });
   return [...fromCuisines, ...named];
+}
+
+/** What is not eaten here took away: dishes and tasks that were named, and how many dishes of the menus. */
+export function takenAway(
+  kitchen: Pick<Kitchen, 'cuisines' | 'dishes' | 'ownDishes' | 'tasks' | 'avoids'>,
+  reference: Reference,
+): { dishes: string[]; tasks: string[]; fromMenus: number } {
+  const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish]));
+  const menus = new Set(kitchen.cuisines.map((c) => c.id));
+  const all = [...reference.dishes.values()].filter((dish) => dish.cuisines.some((c) => menus.has(c)));
+  return {
+    dishes: kitchen.dishes.flatMap(({ id }) => {
+      const dish = own.get(id) ?? reference.dishes.get(id);
+      return dish && !dishIsEaten(dish, kitchen.avoids) ? [dish.name] : [];
+    }),
+    tasks: kitchen.tasks.flatMap(({ id }) => {
+      const task = reference.tasks.get(id);
+      return task && !isEaten(task, kitchen.avoids) ? [task.name] : [];
+    }),
+    fromMenus: all.filter((dish) => !dishIsEaten(dish, kitchen.avoids)).length,
+  };
 }
 
 /** Amount of a task for `portions`, from the dish's amount for four. */
@@ -67,7 +89,7 @@ export function scaledAmount(task: Task, amountForFour: number, portions: number
 
 /** Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out. */
 export function taskLoads(
-  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'tasks' | 'avoids' | 'portions'>,
+  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'ownDishes' | 'tasks' | 'avoids' | 'portions'>,
   reference: Reference,
 ): TaskLoad[] {
   const loads = new Map<string, { minutes: number; times: number; matters: number; from: Map<string, number> }>();

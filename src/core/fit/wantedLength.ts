@@ -45,8 +45,16 @@ export function wantedLength(
   if (first) move(r.largeFood.value, `Large food every week (${first.task.name.toLowerCase()})`);
   if (kitchen.limits.lengthSchool === 'long') move(r.long.value, 'You hold that longer is more capable');
   if (kitchen.limits.lengthSchool === 'nimble') move(r.nimble.value, 'You hold that short is nimble');
-  if (kitchen.board.lengthMm < r.smallBoardMm.value)
-    move(r.smallBoard.value, `A small board, ${kitchen.board.lengthMm} mm`);
+  // cramped once is cramped: small board, crowded counter and nerves do not add up
+  const cramped =
+    kitchen.board.lengthMm < r.smallBoardMm.value
+      ? `A small board, ${kitchen.board.lengthMm} mm`
+      : kitchen.board.counter === 'cramped'
+        ? 'A cramped counter'
+        : cook.nervous
+          ? 'Uneasy with long blades'
+          : null;
+  if (cramped) move(r.smallBoard.value, cramped);
   const cap = r.boardShare.value * kitchen.board.lengthMm;
   if (centre > cap) {
     centre = cap;

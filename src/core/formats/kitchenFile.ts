@@ -6,6 +6,7 @@ import { faultsOf, FaultyInput, parseJson, shown } from './faults';
 import {
   BOARD_MATERIALS,
   CONDITIONS,
+  COUNTERS,
   EXPERIENCES,
   GRIPS,
   HANDLE_TASTES,
@@ -15,6 +16,7 @@ import {
   PERIODS,
   SCHOOL_IDS,
   SHARPENINGS,
+  STORAGES,
   STRENGTHS,
   UPKEEPS,
   USES,
@@ -84,6 +86,7 @@ const cookSchema = object({
   }).optional(),
   wantsLengthMm: number(60, 400).nullable().optional(),
   wantsWeight: oneOf(WEIGHT_TASTES).optional(),
+  nervous: truth.optional(),
 });
 
 const ownedSchema = object({
@@ -103,6 +106,22 @@ const ownedSchema = object({
     });
 });
 
+/** A dish of one's own: tasks for so many portions (4 when not said). */
+const ownDishSchema = object({
+  id: id.check((ctx) => {
+    if (!/^[a-z0-9][a-z0-9-]*$/.test(ctx.value))
+      ctx.issues.push({
+        code: 'custom',
+        input: ctx.value,
+        message: `${shown(ctx.value)} is not lower-case letters, digits and dashes`,
+      });
+  }),
+  name: text(80),
+  portions: number(1, 500).optional(),
+  contains: list(oneOf(FOODS_AVOIDED), 7).optional(),
+  tasks: list(object({ id, amount: number(0, 10_000), optional: truth.optional() }), 60),
+});
+
 /** The kitchen file as people write it: everything but `format` and `version` may be left out. Documented in docs/formats.md. */
 export const kitchenFileSchema = object({
   format: z.literal('scabbard.kitchen', { error: (issue) => `${shown(issue.input)} is not "scabbard.kitchen"` }),
@@ -118,11 +137,13 @@ export const kitchenFileSchema = object({
     lengthMm: number(150, 1500).optional(),
     widthMm: number(100, 1000).optional(),
     material: oneOf(BOARD_MATERIALS).optional(),
+    counter: oneOf(COUNTERS).optional(),
   }).optional(),
   habits: object({
     upkeep: oneOf(UPKEEPS).optional(),
     sharpening: oneOf(SHARPENINGS).optional(),
     honing: oneOf(HONINGS).optional(),
+    storage: oneOf(STORAGES).optional(),
     dishwasher: truth.optional(),
     roughUse: truth.optional(),
     bones: truth.optional(),
@@ -133,9 +154,16 @@ export const kitchenFileSchema = object({
     portions: number(1, 500).optional(),
     cuisines: list(object({ id, share: share.optional() }), 60).optional(),
     dishes: list(
-      object({ id, times: number(0, 1000), per: oneOf(PERIODS), portions: number(1, 500).optional() }),
+      object({
+        id,
+        times: number(0, 1000),
+        per: oneOf(PERIODS),
+        portions: number(1, 500).optional(),
+        months: list(number(1, 12, true), 12).optional(),
+      }),
       400,
     ).optional(),
+    ownDishes: list(ownDishSchema, 400).optional(),
     tasks: list(
       object({
         id,
@@ -177,6 +205,8 @@ export const kitchenFileSchema = object({
 /** A kitchen as it is stored, exported and imported: what was said, and nothing that was not. */
 export type KitchenFile = z.infer<typeof kitchenFileSchema>;
 export type CookFile = NonNullable<KitchenFile['cooks']>[number];
+export type DishFile = NonNullable<NonNullable<KitchenFile['cooking']>['dishes']>[number];
+export type OwnDishFile = z.infer<typeof ownDishSchema>;
 export type OwnedFile = NonNullable<KitchenFile['owned']>[number];
 
 /** Parses an unknown value as a kitchen file. Throws {@link FaultyInput} with every fault. */

@@ -23,6 +23,10 @@ export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet
     );
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
+  if (habits.storage === 'loose')
+    warnings.push(
+      'Loose in a drawer is no place for knives: edges knock dull and hands reach in blind. Guards or a tray come first.',
+    );
   if (habits.roughUse)
     warnings.push(
       'Shared, dropped and borrowed knives do not last: nothing dear or brittle is worth buying for this use.',

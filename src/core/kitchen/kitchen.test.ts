@@ -57,6 +57,7 @@ describe('gaps are filled', () => {
         upkeep: 'wipes-during',
         sharpening: 'stones',
         honing: 'ceramic',
+        storage: 'strip',
         dishwasher: false,
         roughUse: false,
         bones: false,

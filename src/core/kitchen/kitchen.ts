@@ -1,7 +1,8 @@
 import type { BladeModel } from '../blade/schema';
+import type { Dish } from '../cutting/dish';
 import type { Avoidable } from '../cutting/words';
 import { FaultyInput, unknownId, type Fault } from '../formats/faults';
-import type { CookFile, KitchenFile, OwnedFile } from '../formats/kitchenFile';
+import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
 
@@ -28,6 +29,8 @@ export interface Kitchen {
   portions: number;
   cuisines: { id: string; share: number }[];
   dishes: { id: string; timesPerWeek: number; portions: number }[];
+  /** Dishes of this kitchen's own, amounts for four portions. */
+  ownDishes: Dish[];
   tasks: { id: string; timesPerWeek: number; amount: number; matters: number }[];
   owned: Owned[];
   tools: string[];
@@ -42,11 +45,12 @@ export const DEFAULTS = {
   handLengthMm: 185,
   /** Palm breadth ≈ 0.455 × hand length, the ratio of the handbook's examples. */
   palmPerHand: 0.455,
-  board: { lengthMm: 400, widthMm: 300, material: 'wood' },
+  board: { lengthMm: 400, widthMm: 300, material: 'wood', counter: 'roomy' },
   habits: {
     upkeep: 'wipes-after',
     sharpening: 'professional',
     honing: 'none',
+    storage: 'block',
     dishwasher: false,
     roughUse: false,
     bones: false,
@@ -106,6 +110,7 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
         : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total },
     wantsLengthMm: cook.wantsLengthMm ?? null,
     wantsWeight: take(cook.wantsWeight, 'any', 'no taste in weight'),
+    nervous: cook.nervous ?? false,
   };
   if (missing.length > 0) assumed.push(`Cook ${who}: ${missing.join(', ')}.`);
   return filled;
@@ -123,7 +128,15 @@ function checkIds(file: KitchenFile, reference: Reference, models: readonly Blad
     if (!known.has(id)) faults.push({ path, message: unknownId(id, known.keys(), what) });
   };
   file.cooking?.cuisines?.forEach((c, i) => check(`cooking.cuisines[${i}].id`, c.id, reference.cuisines, 'cuisine'));
-  file.cooking?.dishes?.forEach((d, i) => check(`cooking.dishes[${i}].id`, d.id, reference.dishes, 'dish'));
+  const ownDishes = file.cooking?.ownDishes ?? [];
+  const dishes = new Set([...reference.dishes.keys(), ...ownDishes.map((d) => d.id)]);
+  file.cooking?.dishes?.forEach((d, i) => check(`cooking.dishes[${i}].id`, d.id, dishes, 'dish'));
+  ownDishes.forEach((dish, i) => {
+    const path = `cooking.ownDishes[${i}]`;
+    const taken = reference.dishes.has(dish.id) || ownDishes.findIndex((d) => d.id === dish.id) < i;
+    if (taken) faults.push({ path: `${path}.id`, message: `${dish.id} is already the id of a dish; choose another` });
+    dish.tasks.forEach((t, j) => check(`${path}.tasks[${j}].id`, t.id, reference.tasks, 'task'));
+  });
   file.cooking?.tasks?.forEach((t, i) => check(`cooking.tasks[${i}].id`, t.id, reference.tasks, 'task'));
   file.tools?.forEach((t, i) => check(`tools[${i}]`, t, reference.tools, 'tool'));
   file.owned?.forEach((o, i) => {
@@ -139,6 +152,23 @@ function checkIds(file: KitchenFile, reference: Reference, models: readonly Blad
       faults.push({ path: `limits.must[${i}]`, message: `${id} is also under limits.never; keep one of the two` });
   });
   if (faults.length > 0) throw new FaultyInput(faults);
+}
+
+/** A dish of one's own with its amounts for four portions, as the shipped ones have them; whole things stay whole. */
+function forFour({ id, name, portions = 4, contains = [], tasks }: OwnDishFile, reference: Reference): Dish {
+  return {
+    id,
+    name,
+    contains,
+    cuisines: [],
+    tasks: tasks
+      .filter((t) => t.amount > 0)
+      .map(({ id: task, amount, optional }) => ({
+        id: task,
+        amount: reference.tasks.get(task)?.scales === 'whole' ? amount : (amount * 4) / portions,
+        ...(optional ? { optional } : {}),
+      })),
+  };
 }
 
 /**
@@ -172,6 +202,7 @@ export function completeKitchen(
     upkeep: 'knives wiped after use',
     sharpening: 'sharpened by a professional',
     honing: 'not honed',
+    storage: 'knives kept in a block',
     dishwasher: 'no dishwasher',
     roughUse: 'no rough or shared use',
     bones: 'no bones chopped',
@@ -227,10 +258,11 @@ export function completeKitchen(
       dishes: byOwnText(
         (cooking.dishes ?? []).map((d) => ({
           id: d.id,
-          timesPerWeek: timesPerWeek(d.times, d.per),
+          timesPerWeek: timesPerWeek(d.times, d.per) * (d.months ? new Set(d.months).size / 12 : 1),
           portions: d.portions ?? portions,
         })),
       ),
+      ownDishes: (cooking.ownDishes ?? []).map((dish) => forFour(dish, reference)),
       tasks: byOwnText(
         (cooking.tasks ?? []).map((t) => ({
           id: t.id,

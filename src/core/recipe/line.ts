@@ -101,6 +101,7 @@ function tidy(source: string): string {
       part.toLowerCase() === 'third' ? '1/3 ' : '1/4 ',
     );
   text = text
+    .replace(/^an? (?=\d)/i, '')
     .replace(/^(a|an) (couple|pair) (of )?/i, '2 ')
     .replace(/^(a )?few /i, '3 ')
     .replace(/^several /i, '4 ');
