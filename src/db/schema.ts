@@ -24,6 +24,8 @@ export const kitchen = pgTable(
     version: integer('version').notNull().default(1),
     createdAt: created(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+    /** Set when it was deleted: it can be had back for a while. */
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
   },
   (table) => [index('kitchen_workspace').on(table.workspaceId)],
 );

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { BladeModel } from '../core/blade/schema';
 import { MAX_MODELS } from '../core/formats/catalogueFile';
 import { catalogueModel, kitchen, workspaceModel } from '../db/schema';
@@ -81,7 +81,11 @@ export async function deleteOwnModel(workspaceId: string, id: string): Promise<t
     .select({ name: kitchen.name })
     .from(kitchen)
     .where(
-      and(eq(kitchen.workspaceId, workspaceId), sql`strpos(${kitchen.document}::text, ${JSON.stringify(id)}) > 0`),
+      and(
+        eq(kitchen.workspaceId, workspaceId),
+        isNull(kitchen.deletedAt),
+        sql`strpos(${kitchen.document}::text, ${JSON.stringify(id)}) > 0`,
+      ),
     );
   if (users.length > 0) return { usedBy: users.map((row) => row.name) };
   const rows = await database()

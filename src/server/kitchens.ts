@@ -1,10 +1,12 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { kitchen, sampleKitchen } from '../db/schema';
 import { database } from './database';
 
 /** Most kitchens one workspace may hold. */
 export const MAX_KITCHENS = 200;
+/** A deleted kitchen can be had back for this long, days. */
+const KEPT_DAYS = 30;
 
 export interface StoredKitchen {
   id: string;
@@ -13,7 +15,9 @@ export interface StoredKitchen {
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
-const mine = (workspaceId: string, id: string) => and(eq(kitchen.workspaceId, workspaceId), eq(kitchen.id, id));
+const owned = (workspaceId: string, id: string) => and(eq(kitchen.workspaceId, workspaceId), eq(kitchen.id, id));
+const mine = (workspaceId: string, id: string) => and(owned(workspaceId, id), isNull(kitchen.deletedAt));
+const standing = (workspaceId: string) => and(eq(kitchen.workspaceId, workspaceId), isNull(kitchen.deletedAt));
 const fields = { id: kitchen.id, version: kitchen.version, kitchen: kitchen.document };
 const nameOf = (file: KitchenFile) => file.name ?? 'My kitchen';
 
@@ -22,7 +26,7 @@ export async function listKitchens(workspaceId: string) {
   return database()
     .select({ id: kitchen.id, name: kitchen.name, updatedAt: kitchen.updatedAt })
     .from(kitchen)
-    .where(eq(kitchen.workspaceId, workspaceId))
+    .where(standing(workspaceId))
     .orderBy(desc(kitchen.updatedAt));
 }
 
@@ -35,7 +39,7 @@ export async function readKitchen(workspaceId: string, id: string): Promise<Stor
 
 /** Stores a new kitchen; null when the workspace is full. */
 export async function createKitchen(workspaceId: string, file: KitchenFile): Promise<StoredKitchen | null> {
-  const held = await database().$count(kitchen, eq(kitchen.workspaceId, workspaceId));
+  const held = await database().$count(kitchen, standing(workspaceId));
   if (held >= MAX_KITCHENS) return null;
   const rows = await database()
     .insert(kitchen)
@@ -61,10 +65,45 @@ export async function saveKitchen(
   return (await readKitchen(workspaceId, id)) ? 'stale' : null;
 }
 
-/** Removes a kitchen; false when there is no such kitchen here. */
+/** Gives a kitchen another name, whatever version it has; null when there is none here. */
+export async function renameKitchen(workspaceId: string, id: string, name: string): Promise<StoredKitchen | null> {
+  if (!UUID.test(id)) return null;
+  const rows = await database()
+    .update(kitchen)
+    .set({
+      name,
+      document: sql`jsonb_set(${kitchen.document}, '{name}', ${JSON.stringify(name)}::jsonb)`,
+      version: sql`${kitchen.version} + 1`,
+      updatedAt: new Date(),
+    })
+    .where(mine(workspaceId, id))
+    .returning(fields);
+  return rows[0] ?? null;
+}
+
+/** Puts a kitchen away; it can be had back for {@link KEPT_DAYS} days. False when there is no such kitchen here. */
 export async function deleteKitchen(workspaceId: string, id: string): Promise<boolean> {
   if (!UUID.test(id)) return false;
-  const rows = await database().delete(kitchen).where(mine(workspaceId, id)).returning({ id: kitchen.id });
+  const longAgo = new Date(Date.now() - KEPT_DAYS * 86_400_000);
+  await database()
+    .delete(kitchen)
+    .where(and(eq(kitchen.workspaceId, workspaceId), lt(kitchen.deletedAt, longAgo)));
+  const rows = await database()
+    .update(kitchen)
+    .set({ deletedAt: new Date() })
+    .where(mine(workspaceId, id))
+    .returning({ id: kitchen.id });
+  return rows.length > 0;
+}
+
+/** Takes a deletion back. False when there is no such kitchen here. */
+export async function restoreKitchen(workspaceId: string, id: string): Promise<boolean> {
+  if (!UUID.test(id)) return false;
+  const rows = await database()
+    .update(kitchen)
+    .set({ deletedAt: null })
+    .where(owned(workspaceId, id))
+    .returning({ id: kitchen.id });
   return rows.length > 0;
 }
 

@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
+import { z } from 'zod';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
+import { kitchenFileSchema } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
 import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
 import { bladeNotes } from '../core/fit/notes';
@@ -13,6 +15,7 @@ import { Refused } from '../client/http';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK, THOROUGH } from '../core/kit/choose';
 import { planFrom, stepsOf } from '../core/kit/plan';
+import { typicalBlade } from '../core/kit/typicalBlade';
 import { Doubt } from '../core/kit/sure';
 import { layOut, type Workbench } from '../core/kit/workbench';
 
@@ -64,6 +67,20 @@ export interface Character extends ReturnType<typeof characterOf> {
 /** A save's outcome: the new version, or why the server refused. */
 export type Saved = { version: number } | { refused: number; why: string };
 
+const historySchema = z.object({
+  past: z.array(kitchenFileSchema).max(100),
+  present: kitchenFileSchema,
+  future: z.array(kitchenFileSchema).max(100),
+});
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
 /** What the kitchen page asks for. Of questions the latest wins; older ones come back as null. */
 const kitchenWorker = {
   /** Saves over a version. */
@@ -79,6 +96,14 @@ const kitchenWorker = {
 
   /** The kitchen as the server has it now. */
   fetch: (id: string): Promise<StoredKitchen> => fetchKitchen(id),
+
+  /** What was done and undone on an earlier page, when it ended with this kitchen; null otherwise. */
+  history(text: string, present: KitchenFile): { past: KitchenFile[]; future: KitchenFile[] } | null {
+    const read = historySchema.safeParse(parsed(text));
+    if (!read.success || JSON.stringify(read.data.present) !== JSON.stringify(kitchenFileSchema.parse(present)))
+      return null;
+    return { past: read.data.past, future: read.data.future };
+  },
 
   /** Fetches the catalogue and hands it back for drawing. */
   async load(): Promise<BladeModel[]> {
@@ -155,6 +180,14 @@ const kitchenWorker = {
         role: reference.types.get(blade.type)?.role ?? 'other',
       })),
     };
+  },
+
+  /** Middling blades of some types at some lengths, for drawing. */
+  typical(wanted: { type: string; lengthMm?: number }[]): BladeModel[] {
+    return wanted.flatMap(({ type: id, lengthMm }) => {
+      const type = reference.types.get(id);
+      return type ? [typicalBlade(type, lengthMm === undefined ? {} : { lengthMm }, 'right')] : [];
+    });
   },
 
   /** A task's best blades, each with what holds it back against the best. */

@@ -5,6 +5,7 @@ import { typicalBlade } from '../../core/kit/typicalBlade';
 import { LyingKnife } from '../blade/Drawings';
 import { Dress } from '../shared/Dress';
 import { Masthead } from '../shared/Masthead';
+import { MotionDrawing, MOTIONS } from '../shared/MotionDrawing';
 import css from './GlossaryView.module.css';
 
 /** The trade's words: parts of a knife, types, motions, grips and steels, drawn by the code that draws the kit. */
@@ -145,72 +146,18 @@ function Types() {
   );
 }
 
-const MOTIONS = [
-  {
-    id: 'chef',
-    name: 'Rock',
-    about:
-      'The tip stays on the board and the belly rolls through the food: herbs, garlic, nuts. It wants a deep belly; a flat edge stops hard.',
-    path: 'M60 -66A150 150 0 0 1 20 -20',
-    turn: 8,
-  },
-  {
-    id: 'gyuto',
-    name: 'Push',
-    about: 'Forward and down in one stroke, the edge landing flat: onions, carrots, cabbage. It wants a long flat.',
-    path: 'M-40 -70L30 -60',
-    turn: 0,
-  },
-  {
-    id: 'sujihiki',
-    name: 'Pull',
-    about:
-      'Drawn towards the cook through soft or long food: roasts, raw fish, tomatoes. It wants length and a low blade.',
-    path: 'M60 -60L-60 -60',
-    turn: 0,
-  },
-  {
-    id: 'nakiri',
-    name: 'Chop',
-    about: 'Straight down, the whole edge at once: roots and leaves. It wants a flat edge.',
-    path: 'M60 -90V-62',
-    turn: 0,
-  },
-];
-
 function Motions() {
   return (
     <section>
       <h2>Motions on the board</h2>
       <ul className={css.cards}>
-        {MOTIONS.map(({ id, name, about, path, turn }) => {
-          const blade = typical(id);
+        {MOTIONS.map((motion) => {
+          const blade = typical(motion.type);
           return (
-            <li key={name}>
-              {blade && (
-                <svg viewBox="-150 -104 440 126" role="img" aria-label={`${name}: ${about}`}>
-                  <g transform={`rotate(${turn} ${blade.lengthMm * 0.8} 0)`}>
-                    <LyingKnife blade={blade} line={1.2} />
-                  </g>
-                  <path className={css.board} d="M-60 2H280" />
-                  <defs>
-                    <marker
-                      id={`head-${id}`}
-                      viewBox="0 0 8 8"
-                      refX="6"
-                      refY="4"
-                      markerWidth="5"
-                      markerHeight="5"
-                      orient="auto"
-                    >
-                      <path className={css.head} d="M0 0L8 4L0 8Z" />
-                    </marker>
-                  </defs>
-                  <path className={css.way} d={path} markerEnd={`url(#head-${id})`} />
-                </svg>
-              )}
+            <li key={motion.id}>
+              {blade && <MotionDrawing motion={motion} blade={blade} />}
               <p>
-                <b>{name}.</b> {about}
+                <b>{motion.name}.</b> {motion.about}
               </p>
             </li>
           );

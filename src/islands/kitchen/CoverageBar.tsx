@@ -1,5 +1,5 @@
 import type { Plan } from '../../core/formats/planFile';
-import type { Answer } from './usePlanner';
+import type { Answer } from '../shared/usePlanner';
 import css from './CoverageBar.module.css';
 import { money, percent } from '../shared/words';
 

@@ -9,15 +9,15 @@ import { Dress } from '../shared/Dress';
 import { FaultList } from '../shared/FaultList';
 import { Masthead } from '../shared/Masthead';
 import { HeroRoll } from './HeroRoll';
+import type { ListedKitchen } from './KitchenList';
+import { KitchenList } from './KitchenList';
 import css from './StartView.module.css';
 
 interface Props {
   samples: { id: string; name: string; about: string }[];
-  kitchens: { id: string; name: string; updatedAt: string }[];
+  kitchens: ListedKitchen[];
   shown: BladeModel[];
 }
-
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** The first page: start a kitchen, open a sample, bring in a file, or go on with a kitchen of one's own. */
 export default function StartView(props: Props) {
@@ -118,21 +118,10 @@ function Start({ samples, kitchens, shown }: Props) {
 
         {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}
 
-        {kitchens.length > 0 && (
-          <section aria-labelledby="mine">
-            <h2 id="mine">Your kitchens</h2>
-            <ul className={css.list}>
-              {kitchens.map(({ id, name, updatedAt }) => (
-                <li key={id}>
-                  <a href={`/kitchens/${id}`} className={css.mine}>
-                    <strong>{name}</strong>
-                    <span className="faded">changed {when.format(new Date(updatedAt))}</span>
-                  </a>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <KitchenList
+          kitchens={kitchens}
+          onTrouble={(why) => setTrouble({ title: 'That was not done', faults: [{ path: 'server', message: why }] })}
+        />
 
         <section aria-labelledby="samples">
           <h2 id="samples">Open a sample</h2>

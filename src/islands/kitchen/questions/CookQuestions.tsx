@@ -3,9 +3,9 @@ import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Choice, Field, Figure, Section } from './Field';
-import type { QuestionProps } from './Questions';
-import css from './Questions.module.css';
+import { Choice, Field, Figure, Section } from '../../shared/Field';
+import type { QuestionProps } from '../../shared/useKitchen';
+import css from '../../shared/Questions.module.css';
 
 const HANDS = { small: 165, middle: DEFAULTS.handLengthMm, large: 205 } as const;
 type HandSize = keyof typeof HANDS;

@@ -2,9 +2,9 @@ import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { FOODS_AVOIDED } from '../../../core/cutting/words';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Field, Figure, Section } from './Field';
-import type { QuestionProps } from './Questions';
-import css from './Questions.module.css';
+import { Field, Figure, Section } from '../../shared/Field';
+import type { QuestionProps } from '../../shared/useKitchen';
+import css from '../../shared/Questions.module.css';
 
 const OFTEN = [
   { share: 1, label: 'some' },

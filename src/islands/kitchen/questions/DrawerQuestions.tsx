@@ -2,9 +2,9 @@ import { Button, Chip, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { toolNames, typeNames, usualLengths } from '../../../../data/names';
 import { CONDITIONS } from '../../../core/formats/kitchenWords';
-import { Field, Section } from './Field';
-import type { QuestionProps } from './Questions';
-import css from './Questions.module.css';
+import { Field, Section } from '../../shared/Field';
+import type { QuestionProps } from '../../shared/useKitchen';
+import css from '../../shared/Questions.module.css';
 
 const MOST_OWNED = 60;
 const TOOLS = ['peeler', 'shears', 'fish-scaler'];

@@ -8,9 +8,9 @@ import {
   toMinor,
 } from '../../../core/money/currency';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Figure, Section } from './Field';
-import type { QuestionProps } from './Questions';
-import css from './Questions.module.css';
+import { Figure, Section } from '../../shared/Field';
+import type { QuestionProps } from '../../shared/useKitchen';
+import css from '../../shared/Questions.module.css';
 
 const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'JPY', 'INR'];
 /** The slider's reach, euros; more can be typed. */

@@ -1,15 +1,9 @@
-import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import type { Plan } from '../../../core/formats/planFile';
+import type { QuestionProps } from '../../shared/useKitchen';
 import { CookQuestions } from './CookQuestions';
 import { CookingQuestions } from './CookingQuestions';
 import { DrawerQuestions } from './DrawerQuestions';
 import { MoneyQuestions } from './MoneyQuestions';
-
-export type Update = (change: (kitchen: KitchenFile) => KitchenFile) => void;
-export interface QuestionProps {
-  kitchen: KitchenFile;
-  update: Update;
-}
 
 /** The questions, in the order of the work: what is cooked, who cuts on what, what there is to spend; and what is there already. */
 export function Questions({ kitchen, update, length }: QuestionProps & { length: Plan['lengthWanted'] | null }) {

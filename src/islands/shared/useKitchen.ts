@@ -3,17 +3,37 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { begun, changed, redone, undone, type History } from './history';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale' | 'refused';
 const SAVE_AFTER_MS = 350;
 const TRY_AGAIN_MS = 4000;
 
-/** The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on. */
+/** Undone and done again survive the way from page to page, not the window. */
+const remembered = (id: string) => `scabbard.history.${id}`;
+/** Most characters of history kept between pages. */
+const MOST_REMEMBERED = 1_500_000;
+
+function remember(id: string, { past, present, future }: History): void {
+  try {
+    const text = JSON.stringify({ past: past.slice(-40), present, future: future.slice(-40) });
+    if (text.length <= MOST_REMEMBERED) sessionStorage.setItem(remembered(id), text);
+  } catch {
+    // a full or forbidden store only costs the undo of another page
+  }
+}
+
+/**
+ * The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on. Every edit can be undone
+ * and done again.
+ */
 export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
-  const [kitchen, setKitchen] = useState(stored.kitchen);
+  const [history, setHistory] = useState(() => begun(stored.kitchen));
+  const kitchen = history.present;
   const [state, setState] = useState<SaveState>('saved');
   const [why, setWhy] = useState('');
   const latest = useRef(stored.kitchen);
+  const told = useRef(history);
   const version = useRef(stored.version);
   const saved = useRef(stored.kitchen);
   const busy = useRef(false);
@@ -44,15 +64,36 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
     return attempt();
   }, [stored.id, worker]);
 
-  const update = useCallback(
-    (change: (kitchen: KitchenFile) => KitchenFile) => {
-      latest.current = change(latest.current);
-      setKitchen(latest.current);
+  const move = useCallback(
+    (to: (history: History) => History) => {
+      const next = to(told.current);
+      if (next === told.current) return;
+      told.current = next;
+      latest.current = next.present;
+      setHistory(next);
+      remember(stored.id, next);
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void save(), SAVE_AFTER_MS);
     },
-    [save],
+    [save, stored.id],
   );
+  const update = useCallback(
+    (change: (kitchen: KitchenFile) => KitchenFile) => move((h) => changed(h, change(h.present), performance.now())),
+    [move],
+  );
+  const undo = useCallback(() => move(undone), [move]);
+  const redo = useCallback(() => move(redone), [move]);
+
+  useEffect(() => {
+    const text = sessionStorage.getItem(remembered(stored.id));
+    if (!text) return;
+    // what was remembered counts only while the kitchen is still the one it ended with
+    void worker.history(text, stored.kitchen).then((before) => {
+      if (!before || told.current.past.length > 0) return;
+      told.current = { ...before, present: told.current.present, at: -Infinity };
+      setHistory(told.current);
+    });
+  }, [stored, worker]);
 
   /** After a refused stale save: take over what the other window wrote, or write ours over it. */
   const settle = useCallback(
@@ -62,7 +103,8 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
       if (keep === 'theirs') {
         latest.current = theirs.kitchen;
         saved.current = theirs.kitchen;
-        setKitchen(theirs.kitchen);
+        told.current = changed(told.current, theirs.kitchen, performance.now());
+        setHistory(told.current);
         setState('saved');
       } else await save();
     },
@@ -85,5 +127,24 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
     return () => removeEventListener('pagehide', flush);
   }, [stored.id]);
 
-  return { kitchen, update, state, why, settle };
+  return {
+    kitchen,
+    update,
+    undo,
+    redo,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    state,
+    why,
+    settle,
+  };
+}
+
+export type KitchenEdits = ReturnType<typeof useKitchen>;
+export type Update = KitchenEdits['update'];
+
+/** What a form of questions about a kitchen is given. */
+export interface QuestionProps {
+  kitchen: KitchenFile;
+  update: Update;
 }

@@ -1,0 +1,35 @@
+import type { Plan, PlanStep } from '../../core/formats/planFile';
+
+const band = ({ fromMm, toMm }: Plan['lengthWanted']) => `${fromMm}–${toMm} mm`;
+const whole = (share: number) => `${Math.round(share * 100)}%`;
+const nameOf = (step: PlanStep) => (step.action === 'buy' ? `${step.name}, ${step.maker ?? ''}` : step.name);
+const verb: Record<PlanStep['action'], string> = {
+  buy: 'buy',
+  sharpen: 'sharpen',
+  repair: 'repair',
+  tool: 'get',
+  retire: 'retire',
+};
+
+/** What an answer changed between two plans, a few words each, the most telling first; empty when nothing did. */
+export function changesBetween(before: Plan, after: Plan): string[] {
+  const changes: string[] = [];
+  const [was, is] = [before.lengthWanted, after.lengthWanted];
+  const moved = is.fromMm + is.toMm - was.fromMm - was.toMm;
+  if (moved !== 0) changes.push(`${moved < 0 ? 'Shorter' : 'Longer'}: ${band(was)} → ${band(is)}`);
+  const main = (plan: Plan) => plan.steps.find((s) => s.action === 'buy');
+  const [had, has] = [main(before), main(after)];
+  if (had && has && had.model !== has.model) changes.push(`First to buy: ${nameOf(had)} → ${nameOf(has)}`);
+  const keys = (plan: Plan) =>
+    new Map(plan.steps.map((s) => [`${s.action} ${s.model ?? s.type ?? ''} ${s.owned ?? ''}`, s]));
+  const [old, now] = [keys(before), keys(after)];
+  const added = [...now].filter(([key, s]) => !old.has(key) && s !== has).map(([, s]) => s);
+  const gone = [...old].filter(([key, s]) => !now.has(key) && s !== had).map(([, s]) => s);
+  for (const step of added.slice(0, 2)) changes.push(`New: ${verb[step.action]} ${nameOf(step)}`);
+  for (const step of gone.slice(0, 2)) changes.push(`Gone: ${verb[step.action]} ${nameOf(step)}`);
+  if (whole(before.coverage.all) !== whole(after.coverage.all))
+    changes.push(`Your cutting done well: ${whole(before.coverage.all)} → ${whole(after.coverage.all)}`);
+  const fresh = after.warnings.filter((w) => !before.warnings.includes(w));
+  if (fresh[0]) changes.push(fresh[0]);
+  return changes;
+}
