@@ -15,6 +15,9 @@ import { Refused } from '../client/http';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK, THOROUGH } from '../core/kit/choose';
 import { planFrom, stepsOf } from '../core/kit/plan';
+import type { Drawer } from '../core/kit/drawer';
+import { readDrawer } from '../core/kit/drawer';
+import { takenAway } from '../core/cutting/load';
 import { typicalBlade } from '../core/kit/typicalBlade';
 import { Doubt } from '../core/kit/sure';
 import { layOut, type Workbench } from '../core/kit/workbench';
@@ -62,6 +65,36 @@ export interface Character extends ReturnType<typeof characterOf> {
   knuckleRoomMm: number;
   lengthWanted: LengthBand;
   scores: { task: string; score: number; weight: number }[];
+}
+
+export interface Cutting {
+  minutesPerWeek: number;
+  loads: {
+    task: string;
+    group: string;
+    minutesPerWeek: number;
+    timesPerYear: number;
+    occasional: boolean;
+    matters: number;
+    /** Share of the plan's weight, 0–1. */
+    share: number;
+    from: { name: string; minutes: number }[];
+  }[];
+  away: ReturnType<typeof takenAway>;
+}
+export interface KnownDish {
+  id: string;
+  name: string;
+  cuisines: string[];
+  contains: string[];
+  tasks: string[];
+}
+export interface KnownTask {
+  id: string;
+  name: string;
+  group: string;
+  unit: string;
+  minutes: number;
 }
 
 /** A save's outcome: the new version, or why the server refused. */
@@ -188,6 +221,58 @@ const kitchenWorker = {
       const type = reference.types.get(id);
       return type ? [typicalBlade(type, lengthMm === undefined ? {} : { lengthMm }, 'right')] : [];
     });
+  },
+
+  /** What the cooking comes to in cutting: minutes by task, each traced to its dishes, and what is not eaten took away. */
+  cutting(file: KitchenFile): Cutting {
+    bench = layOut(file, reference, models, undefined, bench);
+    const { kitchen, loads } = bench;
+    const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish.name]));
+    const sourceName = (id: string) =>
+      id === 'direct' ? 'said directly' : (own.get(id) ?? reference.dishes.get(id)?.name ?? id);
+    const weights = loads.reduce((sum, { weight }) => sum + weight, 0);
+    return {
+      minutesPerWeek: loads.reduce((sum, load) => sum + load.minutesPerWeek, 0),
+      loads: loads.map(({ task, minutesPerWeek, timesPerYear, occasional, matters, weight, from }) => ({
+        task: task.id,
+        group: task.group,
+        minutesPerWeek,
+        timesPerYear,
+        occasional,
+        matters,
+        share: weights > 0 ? weight / weights : 0,
+        from: from.map(({ source, minutesPerWeek: minutes }) => ({ name: sourceName(source), minutes })),
+      })),
+      away: takenAway(kitchen, reference),
+    };
+  },
+
+  /** The shipped dishes by name, for searching. */
+  dishes(): KnownDish[] {
+    return [...reference.dishes.values()].map(({ id, name, cuisines, contains, tasks }) => ({
+      id,
+      name,
+      cuisines: cuisines.map((c) => reference.cuisines.get(c)?.name ?? c),
+      contains,
+      tasks: tasks.map((t) => t.id),
+    }));
+  },
+
+  /** The tasks with their units, in the order of the table. */
+  tasks(): KnownTask[] {
+    return [...reference.tasks.values()].map(({ id, name, group, unit, minutes }) => ({
+      id,
+      name,
+      group,
+      unit,
+      minutes,
+    }));
+  },
+
+  /** The drawer, knife by knife. */
+  drawer(file: KitchenFile): Drawer {
+    bench = layOut(file, reference, models, undefined, bench);
+    return readDrawer(bench);
   },
 
   /** A task's best blades, each with what holds it back against the best. */

@@ -16,7 +16,7 @@ import { layOut, type Workbench } from './workbench';
 /** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
 export const GENERAL_FIRST_WITHIN = 0.9;
 /** A general knife already owned may go first with less: sharpening costs little. House judgement. */
-const YOURS_FIRST = 0.6;
+const YOURS_FIRST = 0.4;
 /** Runners-up and unserved tasks shown. */
 const SHOWN = { runnersUp: 3, takesOver: 12, unserved: 8 } as const;
 

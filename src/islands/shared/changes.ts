@@ -25,7 +25,9 @@ export function changesBetween(before: Plan, after: Plan): string[] {
   const [old, now] = [keys(before), keys(after)];
   const added = [...now].filter(([key, s]) => !old.has(key) && s !== has).map(([, s]) => s);
   const gone = [...old].filter(([key, s]) => !now.has(key) && s !== had).map(([, s]) => s);
-  for (const step of added.slice(0, 2)) changes.push(`New: ${verb[step.action]} ${nameOf(step)}`);
+  // putting right what is owned is told before anything that is bought
+  const own = (s: PlanStep) => (s.owned === undefined ? 1 : 0);
+  for (const step of added.sort((a, b) => own(a) - own(b)).slice(0, 2)) changes.push(`New: ${verb[step.action]} ${nameOf(step)}`);
   for (const step of gone.slice(0, 2)) changes.push(`Gone: ${verb[step.action]} ${nameOf(step)}`);
   if (whole(before.coverage.all) !== whole(after.coverage.all))
     changes.push(`Your cutting done well: ${whole(before.coverage.all)} → ${whole(after.coverage.all)}`);

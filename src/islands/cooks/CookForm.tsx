@@ -1,0 +1,135 @@
+import { Button, Switch, TextInput } from '@mantine/core';
+import type { BladeModel } from '../../core/blade/schema';
+import type { CookFile } from '../../core/formats/kitchenFile';
+import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { Choice, Figure } from '../shared/Field';
+import { Picks } from '../shared/Picks';
+import { HandMeasure } from './HandMeasure';
+import { MotionPicker } from './MotionPicker';
+import css from './CooksView.module.css';
+
+const SIZES = [
+  { value: 'small', name: 'Small', mm: 165 },
+  { value: 'middle', name: 'Middle', mm: DEFAULTS.handLengthMm },
+  { value: 'large', name: 'Large', mm: 205 },
+] as const;
+
+interface Props {
+  cook: CookFile;
+  name: string;
+  motionBlades: BladeModel[];
+  onChange: (change: Partial<CookFile>) => void;
+  onRemove: (() => void) | null;
+}
+
+/** One cook: hand, practice, strength, grip, motions and tastes. */
+export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props) {
+  const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
+  const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
+  const size = length < 175 ? 'small' : length < 195 ? 'middle' : 'large';
+  return (
+    <div className={css.form}>
+      <div className={css.pair}>
+        <TextInput
+          label="Name"
+          value={cook.name ?? ''}
+          placeholder={name}
+          maxLength={60}
+          onChange={(e) => {
+            const typed = e.currentTarget.value;
+            onChange({ name: typed.trim() ? typed : undefined });
+          }}
+        />
+        <Choice
+          label="Cuts with the"
+          value={cook.handed ?? 'right'}
+          options={[
+            { value: 'right', label: 'Right hand' },
+            { value: 'left', label: 'Left hand' },
+          ]}
+          onChange={(handed) => onChange({ handed })}
+        />
+      </div>
+      <Choice
+        label="Hand"
+        value={size}
+        options={SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${mm} mm` }))}
+        onChange={(chosen) => {
+          const mm = SIZES.find((s) => s.value === chosen)?.mm ?? length;
+          onChange({ handLengthMm: mm, palmBreadthMm: Math.round(mm * DEFAULTS.palmPerHand) });
+        }}
+      />
+      <HandMeasure who={name} lengthMm={length} breadthMm={breadth} onMeasured={onChange} />
+      <Picks
+        label="Practice"
+        value={cook.experience ?? 'home'}
+        options={[
+          { value: 'new', name: 'New to it', about: 'no single bevels, nothing very long' },
+          { value: 'home', name: 'Home cook', about: 'cooks most days' },
+          { value: 'keen', name: 'Keen', about: 'good technique, likes a longer edge' },
+          { value: 'trained', name: 'Trained', about: 'any blade, if it is asked for' },
+        ]}
+        onChange={(experience) => onChange({ experience })}
+      />
+      <Picks
+        label="Strength and stamina"
+        value={cook.strength ?? 'average'}
+        options={[
+          { value: 'light', name: 'Light', about: 'heavy knives tire soon; rest when a hand aches' },
+          { value: 'average', name: 'Average' },
+          { value: 'strong', name: 'Strong', about: 'weight is no burden' },
+        ]}
+        onChange={(strength) => onChange({ strength })}
+      />
+      <Picks
+        label="Grip"
+        value={cook.grip ?? 'unsure'}
+        options={[
+          { value: 'pinch', name: 'Pinch', about: 'thumb and finger on the blade' },
+          { value: 'handle', name: 'Handle', about: 'the whole hand behind the bolster' },
+          { value: 'fingertip', name: 'Fingertip', about: 'forefinger along the spine' },
+          { value: 'unsure', name: 'Unsure' },
+        ]}
+        onChange={(grip) => onChange({ grip })}
+      />
+      <MotionPicker motions={cook.motions ?? {}} blades={motionBlades} onChange={(motions) => onChange({ motions })} />
+      <div className={css.pair}>
+        <Choice
+          label="Weight wanted"
+          value={cook.wantsWeight ?? 'any'}
+          options={[
+            { value: 'light', label: 'Light' },
+            { value: 'neutral', label: 'Middle' },
+            { value: 'heavy', label: 'Heavy' },
+            { value: 'any', label: 'Any' },
+          ]}
+          onChange={(wantsWeight) => onChange({ wantsWeight })}
+        />
+        <div className={css.wish}>
+          <Figure
+            label="Length wanted, mm"
+            min={60}
+            max={400}
+            value={cook.wantsLengthMm ?? null}
+            onChange={(wantsLengthMm) => onChange({ wantsLengthMm })}
+          />
+          {cook.wantsLengthMm != null && (
+            <Button variant="default" onClick={() => onChange({ wantsLengthMm: null })}>
+              Work it out
+            </Button>
+          )}
+        </div>
+      </div>
+      <Switch
+        label="Uneasy with long blades"
+        checked={cook.nervous ?? false}
+        onChange={(e) => onChange({ nervous: e.currentTarget.checked })}
+      />
+      {onRemove && (
+        <Button variant="default" className={css.remove ?? ''} onClick={onRemove}>
+          Remove {name}
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,160 @@
+import { Button, SegmentedControl } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import type { CookFile } from '../../core/formats/kitchenFile';
+import { DEFAULTS } from '../../core/kitchen/kitchen';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Figure } from '../shared/Field';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { MOTIONS } from '../shared/MotionDrawing';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { usePlanner } from '../shared/usePlanner';
+import { WhatChanged } from '../shared/WhatChanged';
+import { percent } from '../shared/words';
+import { CookForm } from './CookForm';
+import css from './CooksView.module.css';
+import { LengthDrawing } from './LengthDrawing';
+import { PlaceForm } from './PlaceForm';
+
+const MOST_COOKS = 12;
+
+/** Who cooks, with which hands, on what: every answer shows at once what it changed. */
+export default function CooksView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="cooks">
+      {(edits, worker) => <Cooks edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+const nameOf = (cook: CookFile, i: number) => cook.name ?? (i === 0 ? 'Main cook' : `Cook ${i + 1}`);
+
+function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { answer, trouble } = usePlanner(kitchen, worker);
+  const [at, setAt] = useState(0);
+  const [motionBlades, setMotionBlades] = useState<BladeModel[]>([]);
+  useEffect(() => {
+    void worker.typical(MOTIONS.map(({ type }) => ({ type }))).then(setMotionBlades);
+  }, [worker]);
+
+  const cooks = kitchen.cooks ?? [{}];
+  const shown = Math.min(at, cooks.length - 1);
+  const cook = cooks[shown] ?? {};
+  const setCooks = (change: (cooks: CookFile[]) => CookFile[]) =>
+    update((k) => ({ ...k, cooks: change(k.cooks ?? [{}]) }));
+
+  return (
+    <div className={css.page}>
+      <main id="main" className={css.answers}>
+        <h1>Who cooks, and where</h1>
+        <section className={css.block} aria-labelledby="cooks">
+          <div className={css.heads}>
+            <h2 id="cooks">The {cooks.length > 1 ? 'cooks' : 'cook'}</h2>
+            <Button
+              variant="default"
+              size="sm"
+              disabled={cooks.length >= MOST_COOKS}
+              onClick={() => {
+                setCooks((now) => [...now, {}]);
+                setAt(cooks.length);
+              }}
+            >
+              Add a cook
+            </Button>
+          </div>
+          {cooks.length > 1 && (
+            <>
+              <SegmentedControl
+                aria-label="Which cook"
+                value={String(shown)}
+                data={cooks.map((each, i) => ({ value: String(i), label: nameOf(each, i) }))}
+                onChange={(value) => setAt(Number(value))}
+              />
+              <Figure
+                label="How many cut at the same time"
+                min={1}
+                max={12}
+                value={kitchen.cooksAtOnce ?? 1}
+                onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
+              />
+            </>
+          )}
+          <CookForm
+            key={shown}
+            cook={cook}
+            name={nameOf(cook, shown)}
+            motionBlades={motionBlades}
+            onChange={(change) =>
+              setCooks((now) => now.map((each, i) => (i === shown ? { ...each, ...change } : each)))
+            }
+            onRemove={cooks.length > 1 ? () => setCooks((now) => now.filter((_, i) => i !== shown)) : null}
+          />
+        </section>
+        <section className={css.block} aria-labelledby="place">
+          <h2 id="place">The kitchen</h2>
+          <PlaceForm kitchen={kitchen} update={update} />
+        </section>
+      </main>
+      <aside className={css.side} aria-label="What suits">
+        {trouble && <p role="alert">{trouble}</p>}
+        <Wanted edits={edits} worker={worker} band={answer?.plan.lengthWanted ?? null} cook={cook} />
+        <WhatChanged plan={answer?.plan ?? null} />
+        {answer && (
+          <p className={css.sum}>
+            Your cutting done well with the plan: <b className="figure">{percent(answer.plan.coverage.all)}</b>. First
+            to buy: <b>{answer.plan.steps.find((s) => s.action === 'buy')?.name ?? 'nothing'}</b>.
+          </p>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+function Wanted({
+  edits,
+  worker,
+  band,
+  cook,
+}: {
+  edits: KitchenEdits;
+  worker: Remote<KitchenWorker>;
+  band: { fromMm: number; toMm: number; why: string[] } | null;
+  cook: CookFile;
+}) {
+  const [pair, setPair] = useState<BladeModel[]>([]);
+  const [from, to] = [band?.fromMm ?? 0, band?.toMm ?? 0];
+  useEffect(() => {
+    if (from > 0) void worker.typical([from, to].map((lengthMm) => ({ type: 'gyuto', lengthMm }))).then(setPair);
+  }, [from, to, worker]);
+  const [short, long] = pair;
+  const lengthMm = cook.handLengthMm ?? DEFAULTS.handLengthMm;
+  const board = { ...DEFAULTS.board, ...edits.kitchen.board };
+  return (
+    <section className={css.wanted} aria-labelledby="wanted">
+      <h2 id="wanted">
+        A general knife of{' '}
+        <span className="figure">
+          {from}–{to} mm
+        </span>
+      </h2>
+      {band && short && long && (
+        <LengthDrawing
+          band={band}
+          short={short}
+          long={long}
+          hand={{ lengthMm, breadthMm: cook.palmBreadthMm ?? Math.round(lengthMm * DEFAULTS.palmPerHand) }}
+          board={board}
+        />
+      )}
+      <ul className={css.why}>
+        {band?.why.map((reason) => (
+          <li key={reason}>{reason}</li>
+        ))}
+      </ul>
+      <p className={css.faded}>An estimate to start from: hold a knife before paying for it.</p>
+    </section>
+  );
+}

@@ -1,0 +1,201 @@
+import { Button, Chip, NativeSelect, TextInput } from '@mantine/core';
+import Fuse from 'fuse.js';
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { DishFile } from '../../core/formats/kitchenFile';
+import { PERIODS } from '../../core/formats/kitchenWords';
+import { DEFAULTS } from '../../core/kitchen/kitchen';
+import type { KnownDish } from '../../workers/kitchen.worker';
+import { Figure } from '../shared/Field';
+import type { QuestionProps } from '../shared/useKitchen';
+import css from './CuttingView.module.css';
+import { addDish, changeDish, forgetDish, removeDish } from './dishEdits';
+
+const SHOWN = 8;
+const MOST_DISHES = 400;
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** Dishes one by one: found by name, counted by week, month or year, scaled by portions, kept to a season. */
+export function Dishes({ kitchen, update, known }: QuestionProps & { known: KnownDish[] }) {
+  const [search, setSearch] = useState('');
+  const asked = useDeferredValue(search.trim());
+  const own = kitchen.cooking?.ownDishes ?? [];
+  const dishes = kitchen.cooking?.dishes ?? [];
+  const all = useMemo<KnownDish[]>(
+    () => [
+      ...(kitchen.cooking?.ownDishes ?? []).map((d) => ({
+        id: d.id,
+        name: d.name,
+        cuisines: ['your own'],
+        contains: d.contains ?? [],
+        tasks: d.tasks.map((t) => t.id),
+      })),
+      ...known,
+    ],
+    [kitchen.cooking?.ownDishes, known],
+  );
+  const fuse = useMemo(
+    () => new Fuse(all, { keys: ['name', { name: 'cuisines', weight: 0.3 }], threshold: 0.36, ignoreLocation: true }),
+    [all],
+  );
+  const found = asked ? fuse.search(asked, { limit: SHOWN }).map(({ item }) => item) : [];
+  const byId = new Map(all.map((d) => [d.id, d]));
+  const avoided = (dish: KnownDish | undefined) =>
+    (kitchen.avoids ?? []).filter((food) => dish?.contains.includes(food));
+
+  return (
+    <section className={css.block} aria-labelledby="dishes">
+      <h2 id="dishes">Dishes one by one</h2>
+      <p className="faded">
+        What is cooked beside the cuisines’ everyday menus, or instead of them: Sunday roasts, feast days, summer
+        salads.
+      </p>
+      <TextInput
+        label="Find a dish"
+        placeholder="a name, roughly spelt"
+        value={search}
+        onChange={(e) => setSearch(e.currentTarget.value)}
+        onKeyDown={(e) => {
+          const first = found.find((d) => !dishes.some((x) => x.id === d.id));
+          if (e.key === 'Enter' && first && dishes.length < MOST_DISHES) {
+            update(addDish(first.id));
+            setSearch('');
+          }
+        }}
+        description={
+          asked && found.length === 0
+            ? 'No dish of that name: make it your own below, or paste its recipe.'
+            : 'Enter adds the first one found.'
+        }
+      />
+      {found.length > 0 && (
+        <ul className={css.found}>
+          {found.map((dish) => {
+            const there = dishes.some((d) => d.id === dish.id);
+            return (
+              <li key={dish.id}>
+                <span>
+                  <b>{dish.name}</b> <span className="faded">{dish.cuisines.join(', ')}</span>
+                </span>
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  disabled={there || dishes.length >= MOST_DISHES}
+                  onClick={() => update(addDish(dish.id))}
+                  aria-label={`Add ${dish.name}`}
+                >
+                  {there ? 'On the list' : 'Add'}
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      <ul className={css.dishes}>
+        {dishes.map((dish) => (
+          <DishRow
+            key={dish.id}
+            dish={dish}
+            name={byId.get(dish.id)?.name ?? dish.id}
+            off={avoided(byId.get(dish.id))}
+            portions={kitchen.cooking?.portions ?? DEFAULTS.portions}
+            own={own.some((d) => d.id === dish.id)}
+            update={update}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function DishRow({
+  dish,
+  name,
+  off,
+  portions,
+  own,
+  update,
+}: {
+  dish: DishFile;
+  name: string;
+  off: string[];
+  portions: number;
+  own: boolean;
+  update: QuestionProps['update'];
+}) {
+  const [seasonal, setSeasonal] = useState(dish.months !== undefined);
+  const months = dish.months ?? [];
+  return (
+    <li>
+      <div className={css.dish}>
+        <b>
+          {name} {off.length > 0 && <span className={css.off}>not counted: {off.join(', ')} is not eaten here</span>}
+        </b>
+        <Figure
+          label="Times"
+          min={0}
+          max={1000}
+          step={0.5}
+          value={dish.times}
+          onChange={(times) => update(changeDish(dish.id, { times }))}
+        />
+        <NativeSelect
+          label="per"
+          value={dish.per}
+          data={[...PERIODS]}
+          onChange={(e) => {
+            const per = PERIODS.find((p) => p === e.currentTarget.value);
+            if (per) update(changeDish(dish.id, { per }));
+          }}
+        />
+        <Figure
+          label="Portions"
+          min={1}
+          max={500}
+          value={dish.portions ?? portions}
+          onChange={(many) => update(changeDish(dish.id, { portions: many }))}
+        />
+        <span className={css.tools}>
+          <Button size="compact-sm" variant="default" aria-expanded={seasonal} onClick={() => setSeasonal(!seasonal)}>
+            Season
+          </Button>
+          <Button
+            size="compact-sm"
+            variant="default"
+            aria-label={`Remove ${name}`}
+            onClick={() => update(removeDish(dish.id))}
+          >
+            Remove
+          </Button>
+          {own && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              aria-label={`Forget ${name}`}
+              onClick={() => update(forgetDish(dish.id))}
+            >
+              Forget
+            </Button>
+          )}
+        </span>
+      </div>
+      {seasonal && (
+        <div className={css.months} role="group" aria-label={`Months in which ${name} is cooked`}>
+          {MONTHS.map((month, i) => (
+            <Chip
+              key={month}
+              size="xs"
+              checked={months.length === 0 || months.includes(i + 1)}
+              onChange={(on) => {
+                const now = months.length === 0 ? MONTHS.map((_, m) => m + 1) : months;
+                const next = on ? [...now, i + 1].sort((a, b) => a - b) : now.filter((m) => m !== i + 1);
+                update(changeDish(dish.id, { months: next.length === 12 || next.length === 0 ? undefined : next }));
+              }}
+            >
+              {month}
+            </Chip>
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,111 @@
+import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
+import { useMemo } from 'react';
+import { Bar } from 'react-chartjs-2';
+import { LOAD_EXPONENT, OCCASIONAL_PER_YEAR } from '../../core/cutting/load';
+import type { Cutting } from '../../workers/kitchen.worker';
+import { minutes, percent, taskName } from '../shared/words';
+import css from './CuttingView.module.css';
+import { asTime, byGroup, liveExample } from './loadWords';
+
+Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+
+/** The week in cutting: by group as a chart, by task as a list, each minute traced to its dishes. */
+export function LoadView({ cutting }: { cutting: Cutting }) {
+  const groups = useMemo(() => byGroup(cutting.loads), [cutting]);
+  const loads = [...cutting.loads].sort((a, b) => b.minutesPerWeek - a.minutesPerWeek);
+  const ink = getComputedStyle(document.documentElement);
+  const example = liveExample(cutting.loads);
+  const { away } = cutting;
+  return (
+    <section className={css.load} aria-labelledby="load">
+      <h2 id="load">
+        Your week: <span className="figure">{asTime(cutting.minutesPerWeek)}</span> of cutting
+      </h2>
+      <div className={css.chart}>
+        <Bar
+          aria-label={`Minutes a week by kind of work: ${groups.map((g) => `${g.group} ${minutes(g.minutes)}`).join(', ')}`}
+          role="img"
+          data={{
+            labels: groups.map((g) => g.group),
+            datasets: [
+              {
+                data: groups.map((g) => g.minutes),
+                backgroundColor: ink.getPropertyValue('--thread'),
+                borderRadius: 2,
+                barThickness: 14,
+              },
+            ],
+          }}
+          options={{
+            indexAxis: 'y',
+            animation: false,
+            responsive: true,
+            maintainAspectRatio: false,
+            font: { family: ink.getPropertyValue('--words') },
+            plugins: { legend: { display: false } },
+            scales: {
+              x: {
+                title: { display: true, text: 'minutes a week', color: ink.getPropertyValue('--faded') },
+                ticks: { color: ink.getPropertyValue('--faded') },
+                grid: { color: ink.getPropertyValue('--rule') },
+              },
+              y: { ticks: { color: ink.getPropertyValue('--ink'), autoSkip: false }, grid: { display: false } },
+            },
+          }}
+        />
+      </div>
+      {(away.dishes.length > 0 || away.tasks.length > 0 || away.fromMenus > 0) && (
+        <p className={css.away}>
+          What is not eaten here took away{' '}
+          {[
+            ...(away.fromMenus > 0
+              ? [`${away.fromMenus} ${away.fromMenus === 1 ? 'dish' : 'dishes'} of the menus`]
+              : []),
+            ...away.dishes,
+            ...away.tasks.map((t) => t.toLowerCase()),
+          ].join(', ')}
+          .
+        </p>
+      )}
+      <ul className={css.loads}>
+        {loads.map((load) => (
+          <li key={load.task}>
+            <details>
+              <summary>
+                <span>
+                  {taskName(load.task)}
+                  {load.occasional && <em>occasional</em>}
+                  {load.matters !== 1 && <em>matters × {load.matters}</em>}
+                </span>
+                <span className="figure">{minutes(load.minutesPerWeek)} min</span>
+              </summary>
+              <ul>
+                {load.from.slice(0, 12).map(({ name, minutes: part }) => (
+                  <li key={name}>
+                    <span>{name}</span>
+                    <span className="figure">{minutes(part)}</span>
+                  </li>
+                ))}
+                {load.from.length > 12 && <li>and {load.from.length - 12} more dishes</li>}
+              </ul>
+            </details>
+          </li>
+        ))}
+      </ul>
+      <p className={css.note}>
+        Minutes are estimates for a practised cook with a sharp knife that suits. Work done less than{' '}
+        {OCCASIONAL_PER_YEAR} times a year is occasional: it counts, but borrowing a knife or a workaround may do.
+      </p>
+      {example && (
+        <p className={css.note}>
+          In the plan a task weighs its minutes to the power of {LOAD_EXPONENT}, so that rare work does not vanish
+          beside daily work. Here: {taskName(example.most.task).toLowerCase()} takes{' '}
+          <b className="figure">{example.timesMinutes.toFixed(0)} ×</b> the minutes of{' '}
+          {taskName(example.least.task).toLowerCase()}, but weighs only{' '}
+          <b className="figure">{example.timesWeight.toFixed(1)} ×</b> as much ({percent(example.most.share)} against{' '}
+          {percent(example.least.share)} of the plan).
+        </p>
+      )}
+    </section>
+  );
+}

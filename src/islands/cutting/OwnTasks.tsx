@@ -1,0 +1,93 @@
+import { Button, NativeSelect } from '@mantine/core';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import { PERIODS } from '../../core/formats/kitchenWords';
+import type { KnownTask } from '../../workers/kitchen.worker';
+import { Figure } from '../shared/Field';
+import type { QuestionProps } from '../shared/useKitchen';
+import css from './CuttingView.module.css';
+import { TaskSelect } from './TaskSelect';
+
+type Row = NonNullable<NonNullable<KitchenFile['cooking']>['tasks']>[number];
+const MATTERS = [
+  { value: '0.5', label: 'little' },
+  { value: '1', label: 'as usual' },
+  { value: '2', label: 'much' },
+  { value: '4', label: 'very much' },
+];
+
+/** Tasks named directly, beside what the dishes give, with how much it would hurt to do them badly. */
+export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: KnownTask[] }) {
+  const rows = kitchen.cooking?.tasks ?? [];
+  const set = (change: (rows: Row[]) => Row[]) =>
+    update((k) => ({ ...k, cooking: { ...k.cooking, tasks: change(k.cooking?.tasks ?? []) } }));
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  return (
+    <section className={css.block} aria-labelledby="own-tasks">
+      <h2 id="own-tasks">Tasks said directly</h2>
+      <p className="faded">Added to what the dishes give. Say that a task matters when doing it badly would hurt.</p>
+      <ul className={css.dishes}>
+        {rows.map((row, i) => {
+          const task = byId.get(row.id);
+          const change = (part: Partial<Row>) => set((now) => now.map((r, at) => (at === i ? { ...r, ...part } : r)));
+          return (
+            <li key={`${row.id}-${i}`}>
+              <div className={css.task}>
+                <b>{task?.name ?? row.id}</b>
+                <Figure
+                  label="Times"
+                  min={0}
+                  max={1000}
+                  step={0.5}
+                  value={row.times}
+                  onChange={(times) => change({ times })}
+                />
+                <NativeSelect
+                  label="per"
+                  value={row.per}
+                  data={[...PERIODS]}
+                  onChange={(e) => {
+                    const per = PERIODS.find((p) => p === e.currentTarget.value);
+                    if (per) change({ per });
+                  }}
+                />
+                <Figure
+                  label={`× ${task?.unit ?? 'unit'}`}
+                  min={0}
+                  max={10000}
+                  step={0.1}
+                  value={row.amount ?? 1}
+                  onChange={(amount) => change({ amount })}
+                />
+                <NativeSelect
+                  label="It matters"
+                  value={String(row.matters ?? 1)}
+                  data={
+                    MATTERS.some((m) => m.value === String(row.matters ?? 1))
+                      ? MATTERS
+                      : [...MATTERS, String(row.matters)]
+                  }
+                  onChange={(e) => change({ matters: Number(e.currentTarget.value) })}
+                />
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  aria-label={`Remove ${task?.name ?? row.id}`}
+                  onClick={() => set((now) => now.filter((_, at) => at !== i))}
+                >
+                  Remove
+                </Button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      <TaskSelect
+        label="Add a task"
+        none="choose a task…"
+        tasks={tasks}
+        value=""
+        onChange={(id) => id && set((now) => [...now, { id, times: 1, per: 'week' }])}
+      />
+    </section>
+  );
+}

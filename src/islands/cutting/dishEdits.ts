@@ -1,0 +1,60 @@
+import type { DishFile, KitchenFile, OwnDishFile } from '../../core/formats/kitchenFile';
+import type { RecipeLine } from '../../core/recipe/line';
+
+type Change = (kitchen: KitchenFile) => KitchenFile;
+const cooking =
+  (change: (cooking: NonNullable<KitchenFile['cooking']>) => NonNullable<KitchenFile['cooking']>): Change =>
+  (kitchen) => ({ ...kitchen, cooking: change(kitchen.cooking ?? {}) });
+
+/** Adds a dish once a week; one that is there already is left as it is. */
+export const addDish = (id: string): Change =>
+  cooking((c) =>
+    c.dishes?.some((d) => d.id === id) ? c : { ...c, dishes: [...(c.dishes ?? []), { id, times: 1, per: 'week' }] },
+  );
+
+export const changeDish = (id: string, change: Partial<DishFile>): Change =>
+  cooking((c) => ({ ...c, dishes: (c.dishes ?? []).map((d) => (d.id === id ? { ...d, ...change } : d)) }));
+
+/** Takes a dish off the list; one of the kitchen's own stays known. */
+export const removeDish = (id: string): Change =>
+  cooking((c) => ({ ...c, dishes: (c.dishes ?? []).filter((d) => d.id !== id) }));
+
+/** Forgets a dish of the kitchen's own, and takes it off the list. */
+export const forgetDish = (id: string): Change =>
+  cooking((c) => ({
+    ...c,
+    dishes: (c.dishes ?? []).filter((d) => d.id !== id),
+    ownDishes: (c.ownDishes ?? []).filter((d) => d.id !== id),
+  }));
+
+/** Keeps a dish of the kitchen's own and puts it on the list; the same id is replaced. */
+export const keepDish =
+  (dish: OwnDishFile): Change =>
+  (kitchen) => {
+    const kept = cooking((c) => ({ ...c, ownDishes: [...(c.ownDishes ?? []).filter((d) => d.id !== dish.id), dish] }));
+    return addDish(dish.id)(kept(kitchen));
+  };
+
+/** An id for a dish from its name, different from those in use. */
+export function dishId(name: string, used: ReadonlySet<string>): string {
+  const plain = name
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
+  const base = `own-${plain || 'dish'}`;
+  let id = base;
+  for (let n = 2; used.has(id); n++) id = `${base}-${n}`;
+  return id;
+}
+
+/** The tasks of a recipe's lines, each once with its amounts added up, in the order they come. */
+export function tasksOf(lines: readonly Pick<RecipeLine, 'tasks'>[]): { id: string; amount: number }[] {
+  const sums = new Map<string, number>();
+  for (const { tasks } of lines) for (const { id, amount } of tasks) sums.set(id, (sums.get(id) ?? 0) + amount);
+  return [...sums]
+    .filter(([, amount]) => amount > 0)
+    .map(([id, amount]) => ({ id, amount: Math.round(amount * 100) / 100 }));
+}

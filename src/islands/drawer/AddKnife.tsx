@@ -1,0 +1,108 @@
+import { Button, NativeSelect, Select } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import { typeNames, usualLengths } from '../../../data/names';
+import type { BladeModel } from '../../core/blade/schema';
+import type { OwnedFile } from '../../core/formats/kitchenFile';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Choice } from '../shared/Field';
+import { Picks } from '../shared/Picks';
+import { LengthSlider } from './LengthSlider';
+import css from './DrawerView.module.css';
+
+const types = [...typeNames].map(([value, label]) => ({ value, label }));
+type Condition = NonNullable<OwnedFile['condition']>;
+type Use = NonNullable<OwnedFile['use']>;
+
+/** One owned knife added fast: its kind, its length on a drawn blade, its edge by a plain test, and how often it is used. */
+export function AddKnife({
+  worker,
+  models,
+  full,
+  onAdd,
+}: {
+  worker: Remote<KitchenWorker>;
+  models: BladeModel[];
+  full: boolean;
+  onAdd: (knife: OwnedFile) => void;
+}) {
+  const [type, setType] = useState('chef');
+  const [model, setModel] = useState<string | null>(null);
+  const [lengthMm, setLengthMm] = useState(usualLengths.get('chef') ?? 200);
+  const [condition, setCondition] = useState<Condition>('serviceable');
+  const [use, setUse] = useState<Use>('weekly');
+  const [typical, setTypical] = useState<BladeModel | null>(null);
+  useEffect(() => {
+    let stale = false;
+    void worker.typical([{ type, lengthMm }]).then(([blade]) => {
+      if (!stale && blade) setTypical(blade);
+    });
+    return () => {
+      stale = true;
+    };
+  }, [type, lengthMm, worker]);
+  const options = useMemo(() => models.map((m) => ({ value: m.id, label: `${m.name}, ${m.maker}` })), [models]);
+  const chosen = models.find((m) => m.id === model) ?? null;
+  const shown = chosen ?? typical;
+
+  return (
+    <form
+      className={css.add}
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAdd(chosen ? { model: chosen.id, condition, use } : { type, lengthMm, condition, use });
+      }}
+    >
+      <div className={css.pair}>
+        <NativeSelect
+          label="Kind of knife"
+          value={chosen?.type ?? type}
+          disabled={chosen !== null}
+          data={types}
+          onChange={(e) => {
+            setType(e.currentTarget.value);
+            setLengthMm(usualLengths.get(e.currentTarget.value) ?? 200);
+          }}
+        />
+        <Select
+          label="Or a model of the catalogue"
+          placeholder="search by name or maker"
+          searchable
+          clearable
+          limit={30}
+          nothingFoundMessage="No such model"
+          data={options}
+          value={model}
+          onChange={setModel}
+        />
+      </div>
+      {shown && <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={setLengthMm} />}
+      <Picks
+        label="Its edge: try paper, tomato skin, an onion"
+        value={condition}
+        options={[
+          { value: 'keen', name: 'Keen', about: 'glides through paper' },
+          { value: 'serviceable', name: 'Serviceable', about: 'cuts tomato skin with a little push' },
+          { value: 'dull', name: 'Dull', about: 'slides off tomato skin, crushes onion' },
+          { value: 'chipped', name: 'Chipped', about: 'catches, leaves bits uncut' },
+          { value: 'worn-out', name: 'Worn out', about: 'thin, hollow or wobbly' },
+        ]}
+        onChange={setCondition}
+      />
+      <Choice
+        label="Used"
+        value={use}
+        options={[
+          { value: 'daily', label: 'Daily' },
+          { value: 'weekly', label: 'Weekly' },
+          { value: 'rarely', label: 'Rarely' },
+          { value: 'never', label: 'Never' },
+        ]}
+        onChange={setUse}
+      />
+      <Button type="submit" disabled={full}>
+        Put it in the drawer
+      </Button>
+    </form>
+  );
+}

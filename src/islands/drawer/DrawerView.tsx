@@ -1,0 +1,281 @@
+import { Button, Chip, NativeSelect, Textarea } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { toolNames, typeNames } from '../../../data/names';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import type { OwnedFile } from '../../core/formats/kitchenFile';
+import { CONDITIONS, USES } from '../../core/formats/kitchenWords';
+import type { Drawer, DrawerKnife, DrawerVerdict } from '../../core/kit/drawer';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { FaultList } from '../shared/FaultList';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
+import { minutes, money, percent, taskName } from '../shared/words';
+import { AddKnife } from './AddKnife';
+import css from './DrawerView.module.css';
+import { COLUMNS, readOwnedCsv } from './ownedCsv';
+
+const MOST_OWNED = 60;
+const VERDICT_WORDS: Record<DrawerVerdict, string> = {
+  keep: 'Keep',
+  sharpen: 'Sharpen',
+  repair: 'Repair',
+  'give-away': 'Give away',
+  retire: 'Retire',
+};
+/** Tools that do a blade's work; they count in the plan. */
+const TOOLS = ['peeler', 'shears', 'fish-scaler', 'bench-scraper'];
+
+/** What is in the drawer: added fast, and read at once knife by knife. */
+export default function DrawerView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="drawer">
+      {(edits, worker) => <DrawerPage edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+function useDrawer({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
+  const [models, setModels] = useState<BladeModel[]>([]);
+  const [drawer, setDrawer] = useState<Drawer | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const asked = useRef(0);
+  useEffect(() => {
+    worker
+      .load()
+      .then(setModels, (error: unknown) =>
+        setTrouble(error instanceof Error ? error.message : 'The catalogue could not be read.'),
+      );
+  }, [worker]);
+  useEffect(() => {
+    if (models.length === 0) return;
+    const mine = ++asked.current;
+    worker.drawer(kitchen).then(
+      (answer) => {
+        if (mine !== asked.current) return;
+        setTrouble(null);
+        setDrawer(answer);
+      },
+      (error: unknown) => {
+        if (mine === asked.current)
+          setTrouble(error instanceof Error ? error.message : 'The drawer could not be read.');
+      },
+    );
+  }, [kitchen, models, worker]);
+  return { models, drawer, trouble };
+}
+
+function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { models, drawer, trouble } = useDrawer(edits, worker);
+  const owned = kitchen.owned ?? [];
+  const currency = kitchen.currency ?? 'EUR';
+  const add = (knives: OwnedFile[]) =>
+    update((k) => ({ ...k, owned: [...(k.owned ?? []), ...knives].slice(0, MOST_OWNED) }));
+  const change = (at: number, part: Partial<OwnedFile>) =>
+    update((k) => ({ ...k, owned: (k.owned ?? []).map((o, i) => (i === at ? { ...o, ...part } : o)) }));
+  const remove = (at: number) => update((k) => ({ ...k, owned: (k.owned ?? []).filter((_, i) => i !== at) }));
+
+  return (
+    <div className={css.page}>
+      <main id="main" className={css.answers}>
+        <h1>What is in the drawer</h1>
+        {trouble && <p role="alert">{trouble}</p>}
+        {owned.length === 0 ? (
+          <p className="faded">
+            Nothing yet. A decent knife that is only dull is often the best first step: put in what you have.
+          </p>
+        ) : (
+          drawer && (
+            <p>
+              <b className="figure">{percent(drawer.coverage)}</b> of your cutting is done well with this, as it is
+              today.
+            </p>
+          )
+        )}
+        <ul className={css.knives}>
+          {owned.map((knife, i) => (
+            <Knife
+              key={`${i}-${knife.type ?? ''}-${knife.model ?? ''}`}
+              knife={knife}
+              read={drawer?.knives.find((k) => k.owned === i) ?? null}
+              currency={currency}
+              onChange={(part) => change(i, part)}
+              onRemove={() => remove(i)}
+            />
+          ))}
+        </ul>
+      </main>
+      <aside className={css.side} aria-label="Put something in">
+        <section aria-labelledby="add">
+          <h2 id="add">Add a knife</h2>
+          <AddKnife worker={worker} models={models} full={owned.length >= MOST_OWNED} onAdd={(knife) => add([knife])} />
+        </section>
+        <Tools kitchen={kitchen} update={update} />
+        <List models={models} room={MOST_OWNED - owned.length} onAdd={add} />
+      </aside>
+    </div>
+  );
+}
+
+function Knife({
+  knife,
+  read,
+  currency,
+  onChange,
+  onRemove,
+}: {
+  knife: OwnedFile;
+  read: DrawerKnife | null;
+  currency: string;
+  onChange: (part: Partial<OwnedFile>) => void;
+  onRemove: () => void;
+}) {
+  const name = read?.name ?? typeNames.get(knife.type ?? '') ?? 'Knife';
+  return (
+    <li className={css.knife} data-verdict={read?.verdict}>
+      {read && <Picture blade={read.blade} />}
+      <div className={css.head}>
+        <h2>
+          {name} {read && <span className="figure">{Math.round(read.blade.lengthMm)} mm</span>}
+        </h2>
+        {read && <strong className={css.verdict}>{VERDICT_WORDS[read.verdict]}</strong>}
+      </div>
+      {read && (
+        <>
+          <p>
+            {read.why}
+            {read.givesBack && (
+              <>
+                {' '}
+                Putting it right costs about {money(read.givesBack.price, currency)} and gives back{' '}
+                <b className="figure">{percent(read.givesBack.coverage)}</b> of your cutting.
+              </>
+            )}
+          </p>
+          {read.doesBest.length > 0 && (
+            <p className={css.best}>
+              Does best here, <span className="figure">{minutes(read.minutesPerWeek)}</span> min a week:{' '}
+              {read.doesBest
+                .slice(0, 5)
+                .map(({ task, score }) => `${taskName(task).toLowerCase()} ${score}`)
+                .join(', ')}
+              {read.doesBest.length > 5 && ` and ${read.doesBest.length - 5} more`}.
+            </p>
+          )}
+          {read.dangers.map((danger) => (
+            <p key={danger} className={css.danger}>
+              {danger}
+            </p>
+          ))}
+        </>
+      )}
+      <div className={css.row}>
+        <NativeSelect
+          aria-label={`Edge of the ${name.toLowerCase()}`}
+          size="xs"
+          value={knife.condition ?? 'serviceable'}
+          data={[...CONDITIONS]}
+          onChange={(e) => {
+            const condition = CONDITIONS.find((c) => c === e.currentTarget.value);
+            if (condition) onChange({ condition });
+          }}
+        />
+        <NativeSelect
+          aria-label={`Use of the ${name.toLowerCase()}`}
+          size="xs"
+          value={knife.use ?? 'weekly'}
+          data={USES.map((value) => ({ value, label: `used ${value}` }))}
+          onChange={(e) => {
+            const use = USES.find((u) => u === e.currentTarget.value);
+            if (use) onChange({ use });
+          }}
+        />
+        <Button size="compact-sm" variant="default" aria-label={`Remove the ${name.toLowerCase()}`} onClick={onRemove}>
+          Remove
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+/** Every knife of the drawer to the same scale. */
+function Picture({ blade }: { blade: BladeModel }) {
+  const { height, width } = placed(blade, false);
+  const pxPerMm = 0.62;
+  return (
+    <svg
+      className={css.picture}
+      width={width * pxPerMm + 4}
+      height={height * pxPerMm + 4}
+      viewBox={`-2 -2 ${width + 4} ${height + 4}`}
+      aria-hidden="true"
+    >
+      <KnifeDrawing blade={blade} upright={false} owned line={1.6} />
+    </svg>
+  );
+}
+
+function Tools({ kitchen, update }: QuestionProps) {
+  return (
+    <section aria-labelledby="tools">
+      <h2 id="tools">Tools you have</h2>
+      <div className={css.chips}>
+        {TOOLS.map((id) => (
+          <Chip
+            key={id}
+            size="sm"
+            checked={kitchen.tools?.includes(id) ?? false}
+            onChange={(on) =>
+              update((k) => ({ ...k, tools: on ? [...(k.tools ?? []), id] : (k.tools ?? []).filter((t) => t !== id) }))
+            }
+          >
+            {toolNames.get(id)}
+          </Chip>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function List({ models, room, onAdd }: { models: BladeModel[]; room: number; onAdd: (knives: OwnedFile[]) => void }) {
+  const [text, setText] = useState('');
+  const [faults, setFaults] = useState<{ path: string; message: string }[]>([]);
+  const take = () => {
+    const read = readOwnedCsv(text, typeNames, new Set(models.map((m) => m.id)));
+    const found =
+      read.faults.length === 0 && read.owned.length > room
+        ? [{ path: 'list', message: `has ${read.owned.length} knives; ${room} more fit, of ${MOST_OWNED} in all` }]
+        : read.faults;
+    setFaults(found);
+    if (found.length > 0) return;
+    onAdd(read.owned);
+    setText('');
+  };
+  return (
+    <details className={css.list}>
+      <summary>Many at once, as a list</summary>
+      <Textarea
+        label="CSV, a knife a line"
+        description={`The first line names the columns: ${COLUMNS.join(', ')}.`}
+        placeholder={'type,lengthMm,condition,use\nchef,200,dull,daily'}
+        autosize
+        minRows={4}
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      <Button variant="default" disabled={text.trim() === ''} onClick={take}>
+        Put them in
+      </Button>
+      {faults.length > 0 && (
+        <FaultList
+          title="The list was not taken over; nothing was changed"
+          faults={faults}
+          onClose={() => setFaults([])}
+        />
+      )}
+    </details>
+  );
+}
