@@ -110,3 +110,26 @@ test('pages are sent with a strict policy and nothing foreign in them', async ()
   const html = await response.text();
   expect(html.match(/(?:src|href)="https?:/g)).toBeNull();
 });
+
+test('copies, new names and second thoughts stay within the workspace', async () => {
+  const [mine, theirs] = [await newCookie(), await newCookie()];
+  const { id, version } = await made(mine);
+  for (const body of [{ name: 'Taken' }, { deleted: false }])
+    expect((await send(`/api/kitchens/${id}`, 'PATCH', body, theirs)).status).toBe(404);
+  expect((await send('/api/kitchens', 'POST', { from: 'copy', of: id }, theirs)).status).toBe(404);
+  expect((await send(`/api/kitchens/${id}`, 'PATCH', { name: '  ' }, mine)).status).toBe(422);
+
+  const renamed = await send(`/api/kitchens/${id}`, 'PATCH', { name: 'Quay' }, mine);
+  expect(z.object({ version: z.number() }).parse(await renamed.json()).version).toBe(version + 1);
+  const copy = stored.parse(await (await send('/api/kitchens', 'POST', { from: 'copy', of: id }, mine)).json());
+  expect(copy.kitchen.name).toBe('Quay, copy');
+  expect(copy.id).not.toBe(id);
+
+  expect((await send(`/api/kitchens/${id}`, 'DELETE', '', mine)).status).toBe(204);
+  expect((await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie: mine } })).status).toBe(404);
+  expect((await send(`/api/kitchens/${id}`, 'PUT', { version: 3, kitchen: copy.kitchen }, mine)).status).toBe(404);
+  expect((await send(`/api/kitchens/${id}`, 'PATCH', { deleted: false }, theirs)).status).toBe(404);
+  expect((await send(`/api/kitchens/${id}`, 'PATCH', { deleted: false }, mine)).status).toBe(204);
+  const back = stored.parse(await (await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie: mine } })).json());
+  expect(back.kitchen.name).toBe('Quay');
+});

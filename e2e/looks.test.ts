@@ -6,6 +6,9 @@ const browser = await testBrowser();
 /** Pages of one kitchen by their last part, and pages that belong to none. */
 const OF_A_KITCHEN = [
   '',
+  '/cooks',
+  '/cutting',
+  '/drawer',
   '/match',
   '/blades/tidewrack-deba-165',
   '/compare?blades=oskavel-gyuto-210,oskavel-nakiri-165',

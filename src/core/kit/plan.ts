@@ -15,7 +15,7 @@ import { layOut, type Workbench } from './workbench';
 
 /** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
 export const GENERAL_FIRST_WITHIN = 0.9;
-/** A general knife already owned may go first with less: sharpening costs little. House judgement. */
+/** A general knife already owned goes first with this share of the strongest one's gain: sharpening costs little. House judgement. */
 const YOURS_FIRST = 0.4;
 /** Runners-up and unserved tasks shown. */
 const SHOWN = { runnersUp: 3, takesOver: 12, unserved: 8 } as const;
@@ -50,10 +50,11 @@ function ordered(
   const leader = Math.max(0, ...gains);
   const generals = chosen.flatMap((step, i) => (isGeneral(step) ? [i] : []));
   const strongest = Math.max(0, ...generals.map((i) => gains[i] ?? 0));
-  const first =
-    strongest >= GENERAL_FIRST_WITHIN * leader
-      ? generals.filter((i) => (gains[i] ?? 0) >= (chosen[i]?.owned == null ? 1 : YOURS_FIRST) * strongest)
-      : [];
+  // a decent general knife already there is put right before its like is bought
+  const yours = generals.filter((i) => chosen[i]?.owned !== null && (gains[i] ?? 0) >= YOURS_FIRST * strongest);
+  const leading =
+    strongest >= GENERAL_FIRST_WITHIN * leader ? generals.filter((i) => (gains[i] ?? 0) >= strongest) : [];
+  const first = yours.length > 0 ? yours : leading;
   const order = pick(
     bestOrder(
       chosen.map((s) => s.priceMinor),

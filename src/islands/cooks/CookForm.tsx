@@ -3,6 +3,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/kitchen';
 import { Choice, Figure } from '../shared/Field';
+import { GripDrawing, GRIPS } from '../shared/GripDrawing';
 import { Picks } from '../shared/Picks';
 import { HandMeasure } from './HandMeasure';
 import { MotionPicker } from './MotionPicker';
@@ -13,6 +14,8 @@ const SIZES = [
   { value: 'middle', name: 'Middle', mm: DEFAULTS.handLengthMm },
   { value: 'large', name: 'Large', mm: 205 },
 ] as const;
+
+type GripId = NonNullable<CookFile['grip']>;
 
 interface Props {
   cook: CookFile;
@@ -26,6 +29,7 @@ interface Props {
 export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props) {
   const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
+  const gripBlade = motionBlades.find((b) => b.type === 'gyuto');
   const size = length < 175 ? 'small' : length < 195 ? 'middle' : 'large';
   return (
     <div className={css.form}>
@@ -85,10 +89,12 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
         label="Grip"
         value={cook.grip ?? 'unsure'}
         options={[
-          { value: 'pinch', name: 'Pinch', about: 'thumb and finger on the blade' },
-          { value: 'handle', name: 'Handle', about: 'the whole hand behind the bolster' },
-          { value: 'fingertip', name: 'Fingertip', about: 'forefinger along the spine' },
-          { value: 'unsure', name: 'Unsure' },
+          ...GRIPS.map((grip) => ({
+            value: grip.id,
+            name: grip.name,
+            drawing: gripBlade && <GripDrawing grip={grip} blade={gripBlade} />,
+          })),
+          { value: 'unsure' as const, name: 'Unsure' },
         ]}
         onChange={(grip) => onChange({ grip })}
       />

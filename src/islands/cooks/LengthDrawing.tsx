@@ -19,11 +19,17 @@ export function LengthDrawing({
   board: { lengthMm: number; widthMm: number };
 }) {
   const left = -hand.lengthMm * 0.62;
+  const butt = -long.handleLengthMm - 4;
   const boardLeft = -40;
   const right = Math.max(boardLeft + board.lengthMm, long.lengthMm) + 12;
   const top = -Math.max(long.heelHeightMm + 46, board.widthMm * 0.42) - 6;
   const bottom = board.widthMm * 0.58;
-  const view = [Math.min(left, boardLeft) - 8, top, right - Math.min(left, boardLeft) + 16, bottom - top + 16];
+  const view = [
+    Math.min(left, butt, boardLeft) - 8,
+    top,
+    right - Math.min(left, butt, boardLeft) + 16,
+    bottom - top + 16,
+  ];
   return (
     <svg
       className={css.drawing}

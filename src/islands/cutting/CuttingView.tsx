@@ -62,7 +62,7 @@ function CuttingPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Ki
       <main id="main" className={css.answers}>
         <h1>What gets cut</h1>
         {trouble && <p role="alert">{trouble}</p>}
-        <CookingQuestions kitchen={kitchen} update={update} />
+        <CookingQuestions kitchen={kitchen} update={update} alone={false} />
         <Dishes kitchen={kitchen} update={update} known={known.dishes} />
         <OwnDish kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />
         <RecipePanel kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />

@@ -8,6 +8,8 @@ import css from './CuttingView.module.css';
 import { asTime, byGroup, liveExample } from './loadWords';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+Chart.defaults.font.family = "'Familjen Grotesk Variable', sans-serif";
+Chart.defaults.font.size = 13;
 
 /** The week in cutting: by group as a chart, by task as a list, each minute traced to its dishes. */
 export function LoadView({ cutting }: { cutting: Cutting }) {
@@ -41,7 +43,6 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
             animation: false,
             responsive: true,
             maintainAspectRatio: false,
-            font: { family: ink.getPropertyValue('--words') },
             plugins: { legend: { display: false } },
             scales: {
               x: {

@@ -157,7 +157,7 @@ function Knife({
           </p>
           {read.doesBest.length > 0 && (
             <p className={css.best}>
-              Does best here, <span className="figure">{minutes(read.minutesPerWeek)}</span> min a week:{' '}
+              Does best here, <span className="figure">{minutes(read.minutesPerWeek)}</span> min a week (scores of 100):{' '}
               {read.doesBest
                 .slice(0, 5)
                 .map(({ task, score }) => `${taskName(task).toLowerCase()} ${score}`)

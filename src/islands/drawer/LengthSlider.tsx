@@ -71,7 +71,7 @@ export function LengthSlider({
         >
           <rect x={handle + lengthMm - 16} y={-6} width={32} height={height + 22} fill="transparent" />
           <path d={`M${handle + lengthMm} -4V${height + 12}`} />
-          <circle cx={handle + lengthMm} cy={height + 12} r={6} />
+          <circle cx={handle + lengthMm} cy={height / 2} r={6} />
         </g>
       )}
       <text className={css.length} x={wide - 4} y={14} textAnchor="end">

@@ -4,6 +4,7 @@ import { outlineOf } from '../../core/blade/outline';
 import { typicalBlade } from '../../core/kit/typicalBlade';
 import { LyingKnife } from '../blade/Drawings';
 import { Dress } from '../shared/Dress';
+import { GripDrawing, GRIPS } from '../shared/GripDrawing';
 import { Masthead } from '../shared/Masthead';
 import { MotionDrawing, MOTIONS } from '../shared/MotionDrawing';
 import css from './GlossaryView.module.css';
@@ -167,23 +168,6 @@ function Motions() {
   );
 }
 
-const GRIPS = [
-  {
-    name: 'Pinch',
-    about:
-      'Thumb and forefinger on the blade itself, just before the handle: the steadiest hold for board work. Eased corners matter here.',
-    from: -6,
-    to: 22,
-  },
-  {
-    name: 'Handle',
-    about: 'The whole hand behind the bolster: strong, and a little further from the tip.',
-    from: -84,
-    to: -14,
-  },
-  { name: 'Fingertip', about: 'The forefinger along the spine, for drawing a long blade lightly.', from: -20, to: 60 },
-];
-
 function Grips() {
   const blade = typical('gyuto');
   if (!blade) return null;
@@ -191,21 +175,11 @@ function Grips() {
     <section>
       <h2>Grips</h2>
       <ul className={css.cards}>
-        {GRIPS.map(({ name, about, from, to }) => (
-          <li key={name}>
-            <svg viewBox="-150 -74 440 92" role="img" aria-label={`${name} grip`}>
-              <LyingKnife blade={blade} line={1.2} />
-              <rect
-                className={css.hold}
-                x={from}
-                y={-blade.heelHeightMm - 8}
-                width={to - from}
-                height={name === 'Fingertip' ? 18 : 34}
-                rx={9}
-              />
-            </svg>
+        {GRIPS.map((grip) => (
+          <li key={grip.id}>
+            <GripDrawing grip={grip} blade={blade} />
             <p>
-              <b>{name}.</b> {about}
+              <b>{grip.name}.</b> {grip.about}
             </p>
           </li>
         ))}

@@ -27,7 +27,8 @@ export function changesBetween(before: Plan, after: Plan): string[] {
   const gone = [...old].filter(([key, s]) => !now.has(key) && s !== had).map(([, s]) => s);
   // putting right what is owned is told before anything that is bought
   const own = (s: PlanStep) => (s.owned === undefined ? 1 : 0);
-  for (const step of added.sort((a, b) => own(a) - own(b)).slice(0, 2)) changes.push(`New: ${verb[step.action]} ${nameOf(step)}`);
+  for (const step of added.sort((a, b) => own(a) - own(b)).slice(0, 2))
+    changes.push(`New: ${verb[step.action]} ${nameOf(step)}`);
   for (const step of gone.slice(0, 2)) changes.push(`Gone: ${verb[step.action]} ${nameOf(step)}`);
   if (whole(before.coverage.all) !== whole(after.coverage.all))
     changes.push(`Your cutting done well: ${whole(before.coverage.all)} → ${whole(after.coverage.all)}`);

@@ -14,8 +14,8 @@ const OFTEN = [
 const nearest = (share: number) =>
   OFTEN.reduce((best, each) => (Math.abs(each.share - share) < Math.abs(best.share - share) ? each : best)).share;
 
-/** What is cooked, how often, and what is never eaten. */
-export function CookingQuestions({ kitchen, update }: QuestionProps) {
+/** What is cooked, how often, and what is never eaten. `alone`: the dishes and tasks named one by one are on another page. */
+export function CookingQuestions({ kitchen, update, alone = true }: QuestionProps & { alone?: boolean }) {
   const cooking = kitchen.cooking ?? {};
   const cuisines = cooking.cuisines ?? [];
   const setCooking = (change: Partial<NonNullable<typeof kitchen.cooking>>) =>
@@ -114,9 +114,9 @@ export function CookingQuestions({ kitchen, update }: QuestionProps) {
           ))}
         </div>
       </Field>
-      {more > 0 && (
+      {alone && more > 0 && (
         <p className={css.hint}>
-          This kitchen’s file also names <span className="figure">{more}</span> more{' '}
+          This kitchen also names <span className="figure">{more}</span> more{' '}
           {more === 1 ? 'dish or task, which counts' : 'dishes or tasks, which count'} too.
         </p>
       )}
