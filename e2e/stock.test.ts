@@ -35,6 +35,7 @@ class Keys {
   }
   /** Tabs on until what has the focus has this name. */
   async tabTo(name: RegExp, most = 120) {
+    const met: string[] = [];
     for (let i = 0; i < most; i++) {
       await this.press('Tab');
       const here = await this.page.evaluate(() => {
@@ -44,8 +45,9 @@ class Keys {
         return `${e.getAttribute('aria-label') ?? ''} ${label} ${e.textContent ?? ''}`;
       });
       if (name.test(here)) return;
+      met.push(here.trim().slice(0, 40));
     }
-    throw new Error(`no ${String(name)} by Tab`);
+    throw new Error(`no ${String(name)} by Tab, only ${met.join(' | ')}`);
   }
 }
 
@@ -77,12 +79,12 @@ test('from nothing to a plan that knows the cook, eight dishes and five knives, 
   for (const dish of [
     'minestone',
     'aubergine bake',
-    'caprese',
-    'cacciatore',
+    'hunters chiken',
     'mushroom risoto',
-    'sashimi',
-    'pesto',
-    'panzanela',
+    'raw fish plate',
+    'shepherds pie',
+    'ratatouile',
+    'onion tart',
   ]) {
     await keys.type(dish);
     await page.waitForSelector('ul button[aria-label^="Add "]:not([disabled])');
@@ -142,7 +144,6 @@ test('every edit is undone and done again, by keys and buttons, also from the ne
   expect((await fileOf(page, id)).board?.material).toBeUndefined();
   await page.click('[aria-label^="Redo"]');
   await page.waitForFunction(() => document.querySelector<HTMLButtonElement>('[aria-label^="Redo"]')?.disabled);
-  await new Promise((resolve) => setTimeout(resolve, 500));
   await saved(page);
   expect((await fileOf(page, id)).board?.material).toBe('glass');
   // on another page the steps are still there
@@ -153,7 +154,6 @@ test('every edit is undone and done again, by keys and buttons, also from the ne
   await page.click('[aria-label^="Undo"]');
   await page.click('[aria-label^="Undo"]');
   await page.waitForFunction(() => document.querySelector<HTMLButtonElement>('[aria-label^="Undo"]')?.disabled);
-  await new Promise((resolve) => setTimeout(resolve, 500));
   await saved(page);
   const back = await fileOf(page, id);
   expect([back.board?.material, back.cooks?.[0]?.experience]).toEqual([undefined, undefined]);
@@ -194,7 +194,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
     id: 'own-leek-soup',
     portions: 2,
     tasks: [
-      { id: 'onion-slice', amount: 0.38 },
+      { id: 'onion-slice', amount: 3 },
       { id: 'potato-dice', amount: 5.88 },
       { id: 'root-peel', amount: 1.96 },
       { id: 'strawberry-hull', amount: 1 },
@@ -222,7 +222,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   await (await page.waitForSelector('xpath///button[.//span[text()="It fits"]]'))?.click();
   const palm = await page.waitForSelector('[role="slider"][aria-label="Sides of the palm"]');
   const before = Number(await palm?.evaluate((e) => e.getAttribute('aria-valuenow')));
-  await palm?.focus();
+  await palm?.evaluate((e) => e instanceof SVGElement && e.focus());
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowUp');
   await page.waitForFunction(
     (was) =>
@@ -265,6 +265,7 @@ test('a list of knives is refused with its faults and taken over whole', async (
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/drawer`);
   await (await page.waitForSelector('xpath///summary[contains(., "Many at once")]'))?.click();
+  await page.waitForSelector('details[open] textarea');
   const put = async (text: string) => {
     await page.$eval('textarea', (e) => e.select());
     await page.type('textarea', text);

@@ -15,8 +15,6 @@ const SIZES = [
   { value: 'large', name: 'Large', mm: 205 },
 ] as const;
 
-type GripId = NonNullable<CookFile['grip']>;
-
 interface Props {
   cook: CookFile;
   name: string;

@@ -72,6 +72,7 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
       latest.current = next.present;
       setHistory(next);
       remember(stored.id, next);
+      setState('saving');
       clearTimeout(timer.current);
       timer.current = setTimeout(() => void save(), SAVE_AFTER_MS);
     },
