@@ -5,8 +5,8 @@ export default defineConfig({
     include: ['{src,data,cli,scripts,e2e}/**/*.test.ts'],
     // one file at a time: the browser tests measure, and the machine has two cores
     fileParallelism: false,
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
     reporters: process.env.TEST_REPORT ? ['default', ['json', { outputFile: process.env.TEST_REPORT }]] : ['default'],
   },
 });

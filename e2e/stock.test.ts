@@ -40,8 +40,9 @@ class Keys {
       await this.press('Tab');
       const here = await this.page.evaluate(() => {
         const e = document.activeElement;
-        if (!(e instanceof HTMLElement || e instanceof SVGElement)) return '';
-        const label = e instanceof HTMLInputElement ? (e.labels?.[0]?.textContent ?? '') : '';
+        if (!(e instanceof HTMLElement || e instanceof SVGElement) || e === document.body) return '';
+        const labelled = e instanceof HTMLInputElement || e instanceof HTMLSelectElement;
+        const label = labelled ? (e.labels?.[0]?.textContent ?? '') : '';
         return `${e.getAttribute('aria-label') ?? ''} ${label} ${e.textContent ?? ''}`;
       });
       if (name.test(here)) return;

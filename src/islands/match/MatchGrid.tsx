@@ -52,7 +52,7 @@ const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused,
       className={css.cell}
       data-shade={SHADES[word]}
       data-on={on || undefined}
-      style={{ left: SIDE_PX + columnAt * COLUMN_PX, width: COLUMN_PX - 2, height: ROW_PX - 2 }}
+      style={{ left: SIDE_PX + columnAt * COLUMN_PX }}
       onClick={() => onPress(row, column, rowAt, columnAt)}
     >
       {/* one run of text, its first line set apart by style: hundreds of these come and go while scrolling */}
@@ -67,6 +67,7 @@ interface RowProps {
   rowAt: number;
   from: number;
   to: number;
+  slots: number;
   width: number;
   /** The picked column when this row is picked. */
   picked: number | null;
@@ -81,6 +82,7 @@ const Row = memo(function Row({
   rowAt,
   from,
   to,
+  slots,
   width,
   picked,
   isPicked,
@@ -115,7 +117,7 @@ const Row = memo(function Row({
         const cell = column * table.tasks + row;
         return (
           <Cell
-            key={column}
+            key={(from + i) % slots}
             row={row}
             column={column}
             rowAt={rowAt}
@@ -135,6 +137,7 @@ const Row = memo(function Row({
 export function MatchGrid({ table, arranged, picked, onPick }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const at = useRef({ row: 0, column: 0 });
+  const spare = useRef({ columns: 1, rows: 1 });
   const rows = useVirtualizer({
     count: arranged.rows.length,
     getScrollElement: () => scroller.current,
@@ -187,6 +190,9 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
   const window = columns.getVirtualItems();
   const from = window[0]?.index ?? 0;
   const to = window[window.length - 1]?.index ?? 0;
+  // elements are named by their place in the window, so that scrolling refills them instead of making new ones
+  const slots = (spare.current.columns = Math.max(spare.current.columns, window.length));
+  const rowSlots = (spare.current.rows = Math.max(spare.current.rows, rows.getVirtualItems().length));
   const width = SIDE_PX + columns.getTotalSize();
   const height = HEAD_PX + rows.getTotalSize();
   return (
@@ -211,7 +217,7 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
             const { blade, place } = entry;
             return (
               <button
-                key={column}
+                key={index % slots}
                 type="button"
                 tabIndex={-1}
                 className={css.blade}
@@ -232,12 +238,13 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
           const isPicked = picked?.row === row;
           return (
             <Row
-              key={row}
+              key={index % rowSlots}
               table={table}
               arranged={arranged}
               rowAt={index}
               from={from}
               to={to}
+              slots={slots}
               width={width}
               picked={isPicked ? picked.column : null}
               isPicked={isPicked}
