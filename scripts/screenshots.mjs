@@ -20,6 +20,15 @@ const PICTURES = [
   { name: 'roll', view: WIDE, sample: 'Saltstair' },
   { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
   { name: 'roll-dark', view: WIDE, sample: 'Alder', dark: true },
+  { name: 'cooks', view: WIDE, sample: 'Millrace', act: openPage('cooks', 'svg[aria-label^="Drawn to scale"]') },
+  { name: 'cutting', view: WIDE, sample: 'Millrace', act: openPage('cutting', '#load') },
+  { name: 'drawer', view: WIDE, sample: 'Millrace', act: openPage('drawer', '[aria-label="Length of the edge"]') },
+  {
+    name: 'drawer-narrow',
+    view: NARROW,
+    sample: 'Millrace',
+    act: openPage('drawer', '[aria-label="Length of the edge"]'),
+  },
   { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
   { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
@@ -39,6 +48,15 @@ async function openReason(page) {
   await page.$eval('section[aria-labelledby="story"]', (e) =>
     scrollTo(0, e.getBoundingClientRect().top + scrollY - 300),
   );
+}
+
+/** Goes to another page of the kitchen and waits for what it shows. */
+function openPage(name, shows) {
+  return async (page) => {
+    await page.goto(`${page.url()}/${name}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector(shows);
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+  };
 }
 
 async function openMatch(page) {

@@ -8,6 +8,8 @@ const LEAST = 40;
 const MOST = 450;
 /** Width of the drawing, mm: the longest blade with its handle. */
 const WIDE = 470;
+/** Space before the handle, mm. */
+const LEFT = 8;
 
 /** A blade drawn to scale whose tip is dragged to the length of the real one; arrow keys move it by millimetres. */
 export function LengthSlider({
@@ -28,7 +30,7 @@ export function LengthSlider({
   const to = (mm: number) => onChange(Math.round(Math.min(MOST, Math.max(LEAST, mm))));
   const point = (event: PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
-    if (box) to(((event.clientX - box.left) / box.width) * wide - handle);
+    if (box) to(((event.clientX - box.left) / box.width) * (wide + LEFT) - LEFT - handle);
   };
   const press = (event: KeyboardEvent) => {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[event.key];
@@ -38,7 +40,12 @@ export function LengthSlider({
   };
   const marks = Array.from({ length: Math.floor((wide - handle) / 10) }, (_, i) => i * 10);
   return (
-    <svg ref={svg} className={css.slider} viewBox={`0 -6 ${wide} ${height + 34}`} data-fixed={fixed || undefined}>
+    <svg
+      ref={svg}
+      className={css.slider}
+      viewBox={`${-LEFT} -6 ${wide + LEFT} ${height + 34}`}
+      data-fixed={fixed || undefined}
+    >
       <KnifeDrawing blade={blade} upright={false} owned line={1.4} />
       <g transform={`translate(${handle} ${height + 4})`}>
         {marks.map((mm) => (

@@ -93,7 +93,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
         {blade && (
           <>
             <span className={`${css.length} figure`}>
-              {Math.round(blade.lengthMm)} mm {inches(blade.lengthMm)}
+              <span>{Math.round(blade.lengthMm)} mm</span> <span>{inches(blade.lengthMm)}</span>
             </span>
             {blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
           </>
