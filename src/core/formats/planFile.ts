@@ -45,5 +45,6 @@ export interface Plan {
   lengthWanted: LengthBand;
   warnings: string[];
   assumed: string[];
-  proof: { best: boolean; gap: number };
+  /** Whether the coverage aimed at is proven the best within the limits, and how much more it could be; null before a search. */
+  proof: { best: boolean; gap: number | null };
 }

@@ -1,4 +1,5 @@
-import type { Candidate, OwnedKnife } from './candidates';
+import type { Candidate } from './candidates';
+import type { Proof } from './exact';
 import { KitValue, type Demand } from './value';
 
 /** A place in the kit with the candidates (by index) that may fill it. */
@@ -10,7 +11,7 @@ export interface Place {
 /** Everything the choice rests on: plain numbers, no names. */
 export interface Problem {
   demand: Demand;
-  owned: readonly OwnedKnife[];
+  owned: readonly { rows: Float64Array }[];
   /** Rows that are there whatever is chosen: owned tools. */
   given: readonly Float64Array[];
   candidates: readonly Candidate[];
@@ -38,13 +39,28 @@ export function wholePoint(value: number): number {
   return Math.floor(value / POINT + EPSILON) * POINT;
 }
 
+const cheapest = (problem: Problem, place: Place) =>
+  place.fits.reduce((low, i) => Math.min(low, problem.candidates[i]?.priceMinor ?? Infinity), Infinity);
+
+/** The problem with places freed whose requirement the budget cannot meet, dearest first, and how many were. */
+export function affordable(problem: Problem): { problem: Problem; unmet: number } {
+  const places = [...problem.places];
+  for (let unmet = 0; ; unmet++) {
+    const required = places
+      .map((place, p) => ({ p, place, low: cheapest(problem, place) }))
+      .filter(({ place }) => place.required)
+      .sort((a, b) => b.low - a.low || b.p - a.p);
+    const [worst] = required;
+    if (!worst || required.reduce((sum, { low }) => sum + low, 0) <= problem.budgetMinor)
+      return { problem: { ...problem, places }, unmet };
+    places[worst.p] = { ...worst.place, required: false };
+  }
+}
+
 export class Chooser {
   private readonly kit: KitValue;
-  private readonly fallback: Place[];
-
   constructor(private readonly problem: Problem) {
     this.kit = new KitValue(problem.demand);
-    this.fallback = [...problem.places];
   }
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
@@ -86,44 +102,25 @@ export class Chooser {
     return c ? c.priceMinor + (c.action === 'buy' ? this.problem.keepMinor : 0) : 0;
   }
 
-  private cheapest(place: Place): number {
-    return place.fits.reduce((low, i) => Math.min(low, this.problem.candidates[i]?.priceMinor ?? Infinity), Infinity);
-  }
-
   /** Money that must be kept back for required places still empty. */
   private reserved(choice: Choice, except: number): number {
     let sum = 0;
-    this.fallback.forEach((place, p) => {
-      if (p !== except && place.required && (choice[p] ?? -1) < 0) sum += this.cheapest(place);
+    this.problem.places.forEach((place, p) => {
+      if (p !== except && place.required && (choice[p] ?? -1) < 0) sum += cheapest(this.problem, place);
     });
     return sum;
-  }
-
-  /** Places whose requirement the budget cannot meet are freed, dearest first. Returns how many were. */
-  freeUnaffordable(): number {
-    let freed = 0;
-    for (;;) {
-      const required = this.fallback
-        .map((place, p) => ({ p, place, low: this.cheapest(place) }))
-        .filter(({ place }) => place.required);
-      const total = required.reduce((sum, { low }) => sum + low, 0);
-      const worst = required.sort((a, b) => b.low - a.low || b.p - a.p)[0];
-      if (!worst || total <= this.problem.budgetMinor) return freed;
-      this.fallback[worst.p] = { ...worst.place, required: false };
-      freed++;
-    }
   }
 
   /** Fills empty places one by one, required first, by gain or by gain for money. */
   fill(choice: Choice, byMoney: boolean): Choice {
     const { candidates, budgetMinor } = this.problem;
     for (;;) {
-      const mustFill = this.fallback.some((place, p) => place.required && (choice[p] ?? -1) < 0);
+      const mustFill = this.problem.places.some((place, p) => place.required && (choice[p] ?? -1) < 0);
       const kit = this.load(choice);
       const spent = this.price(choice);
       let best = { place: -1, index: -1, worth: 0 };
       const seen = new Set<readonly number[]>();
-      this.fallback.forEach((place, p) => {
+      this.problem.places.forEach((place, p) => {
         if ((choice[p] ?? -1) >= 0 || (mustFill && !place.required) || seen.has(place.fits)) return;
         seen.add(place.fits);
         const room = budgetMinor - spent - this.reserved(choice, p);
@@ -157,7 +154,7 @@ export class Chooser {
     for (let moved = true; moved;) {
       moved = false;
       for (let p = 0; p < choice.length; p++) {
-        const place = this.fallback[p];
+        const place = this.problem.places[p];
         const now = choice[p] ?? -1;
         if (!place || (now >= 0 && candidates[now]?.owned !== null)) continue;
         const room = budgetMinor - this.price(choice) + (now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0);
@@ -181,7 +178,7 @@ export class Chooser {
 
   /** Whether a place offers a choice at all; a tool's or a sharpening's does not. */
   private isOpen(place: number): boolean {
-    return (this.fallback[place]?.fits.length ?? 0) > 1;
+    return (this.problem.places[place]?.fits.length ?? 0) > 1;
   }
 
   /** Clears two places at a time and fills them again, while coverage rises. */
@@ -217,7 +214,7 @@ export class Chooser {
     for (;;) {
       let best = { place: -1, index: -1, saving: EPSILON };
       for (let p = 0; p < choice.length; p++) {
-        const place = this.fallback[p];
+        const place = this.problem.places[p];
         const now = choice[p] ?? -1;
         if (!place || now < 0) continue;
         const outlay = this.outlayOf(now);
@@ -253,7 +250,7 @@ export class Chooser {
 
   /** Care steps that would be needs if nothing were bought. */
   worthwhileCare(): { place: number; index: number }[] {
-    return this.fallback.flatMap((each, place) => {
+    return this.problem.places.flatMap((each, place) => {
       const index = each.fits[0] ?? -1;
       const care = this.problem.candidates[index];
       if (!care || care.owned === null) return [];
@@ -282,7 +279,7 @@ export class Chooser {
       .sort((a, b) => b.gain - a.gain || a.index - b.index)
       .slice(0, count);
     const led = leaders.flatMap(({ index }) => {
-      const place = this.fallback.findIndex((p) => p.fits.includes(index));
+      const place = this.problem.places.findIndex((p) => p.fits.includes(index));
       if (place < 0) return [];
       const choice = this.empty();
       choice[place] = index;
@@ -312,12 +309,14 @@ export interface Chosen {
 }
 
 /**
- * The kit to aim for: the best coverage found within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
- * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target. Greedy filling from several starts with exchange improvement; deterministic; not proven best.
+ * The kit to aim for: the best coverage within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
+ * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target.
+ * Greedy filling from several starts with exchange improvement, and the kit of an exact search where one has been made; deterministic. The
+ * coverage aimed at is as certain as that search; that no cheaper kit reaches it is not proven.
  */
-export function chooseKit(problem: Problem, effort: Effort): Chosen {
+export function chooseKit(whole: Problem, effort: Effort, proof?: Proof): Chosen {
+  const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
-  const unmet = chooser.freeUnaffordable();
   let found = chooser
     .starts(effort.starts)
     .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
@@ -328,6 +327,7 @@ export function chooseKit(problem: Problem, effort: Effort): Chosen {
     const choice = chooser.exchangePairs(kit.choice);
     return { choice, value: chooser.value(choice) };
   });
+  if (proof) found.push({ choice: proof.choice, value: proof.value });
   const reached = Math.max(...found.map((kit) => kit.value));
   // never below what is covered already, so that spending is not undone to less than nothing
   const target = Math.max(wholePoint(reached - LEFT_IN_THE_PURSE), chooser.value(chooser.empty()));
@@ -341,17 +341,4 @@ export function chooseKit(problem: Problem, effort: Effort): Chosen {
     .sort((a, b) => a.leftOut - b.leftOut || a.outlay - b.outlay || b.value - a.value);
   const best = chooser.withWorthwhileCare(trimmed[0]?.choice ?? chooser.empty());
   return { choice: best, value: chooser.value(best), promised: wholePoint(target), unmet };
-}
-
-/**
- * An upper bound on the coverage any kit could reach: every candidate at once, or the chosen kit plus the best remaining gain once for each
- * place, whichever is lower (submodularity). Honest but loose.
- */
-export function coverageBound(problem: Problem, chosen: Choice): number {
-  const chooser = new Chooser(problem);
-  const kit = chooser.load(chosen);
-  const gains = problem.candidates.map((c) => kit.gain(c.rows)).sort((a, b) => b - a);
-  const bySubmodularity = kit.value() + gains.slice(0, problem.places.length).reduce((a, b) => a + b, 0);
-  for (const c of problem.candidates) kit.add(c.rows);
-  return Math.min(1, bySubmodularity, kit.value());
 }

@@ -6,8 +6,10 @@ import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money
 import { costPerYearMinor } from '../money/costPerYear';
 import type { Reference } from '../reference';
 import { SHARPENING_COST, toolScores, type Candidate } from './candidates';
-import { Chooser, chooseKit, coverageBound, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
+import { Chooser, chooseKit, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
+import type { Proof } from './exact';
 import { bestOrder } from './order';
+import { proveBest, toTheEnd } from './sizes';
 import { Doubt } from './sure';
 import { DONE_WELL, isGeneral, lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
 import { warningsFor } from './warnings';
@@ -25,6 +27,8 @@ export interface PlanOptions {
   /** Perturbed plans to run for `stays`; 0 leaves it null. */
   perturbed: number;
   effort?: Effort;
+  /** What an exact search found, when one has been made. */
+  proof?: Proof;
 }
 
 /** Best score so far per task, over owned knives, owned tools and the steps taken. Dull rows give way to sharpened ones. */
@@ -265,7 +269,7 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH);
+  const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH, options.proof);
   const chosen = candidatesOf(bench, choice);
   const valueOf = coverageOf(bench);
   const inOrder = ordered(bench, valueOf, chosen);
@@ -284,7 +288,6 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     order: planned.length + 1 + i,
     coverageAfter: round(value, 3),
   }));
-  const gap = Math.max(0, coverageBound(problem, choice) - value);
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -305,7 +308,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     lengthWanted: lengthWanted(bench),
     warnings: warningsFor(bench, steps, unmet),
     assumed: bench.assumed,
-    proof: { best: gap < 1e-9, gap: round(gap, 3) },
+    proof: { best: options.proof?.proven ?? false, gap: options.proof ? round(options.proof.gap, 4) : null },
   };
 }
 
@@ -335,5 +338,6 @@ export function planKitchen(
   models: readonly BladeModel[],
   options: PlanOptions,
 ): Plan {
-  return planFrom(layOut(file, reference, models, options.school), options);
+  const bench = layOut(file, reference, models, options.school);
+  return planFrom(bench, { ...options, proof: toTheEnd(proveBest(bench.problem)) });
 }

@@ -1,0 +1,180 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { readKitchenFile } from '../formats/kitchenFile';
+import { asProgram, bestByProgram } from '../testing/mip';
+import { benchOf } from '../testing/trade';
+import type { Candidate } from './candidates';
+import { Chooser, type Problem } from './choose';
+import { ExactSearch } from './exact';
+import { seeded } from './random';
+import { bestOfEverySize, knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
+
+const AGREES = 1e-6;
+type Random = () => number;
+const below = (random: Random, n: number) => Math.floor(random() * n);
+
+function candidate(id: string, rows: Float64Array, priceMinor: number, owned: number | null = null): Candidate {
+  const action = owned === null ? ('buy' as const) : ('sharpen' as const);
+  return { id, action, type: null, blade: null, tool: null, owned, priceMinor, scores: rows, rows };
+}
+
+/** A problem of no kitchen in particular. `alike` makes families of near-equal knives, where bounds have the least to go by. */
+function anyProblem(seed: number, alike: boolean): Problem {
+  const random = seeded(seed);
+  const T = 2 + below(random, 7);
+  const family = Array.from({ length: 3 }, () => Float64Array.from({ length: T }, random));
+  const row = (i: number) =>
+    Float64Array.from({ length: T }, (_, t) =>
+      alike
+        ? Math.min(1, Math.max(0, (family[i % 3]?.[t] ?? 0) + 0.06 * (random() - 0.5)))
+        : Math.max(0, random() * 1.5 - 0.5),
+    );
+  const n = 3 + below(random, alike ? 10 : 8);
+  const knives = Array.from({ length: n }, (_, i) => candidate(`k${i}`, row(i), 100 + below(random, 900)));
+  const owned = Array.from({ length: below(random, 3) }, (_, i): Float64Array => row(i).map((f) => f * 0.6));
+  const care = owned.flatMap((dull, i) =>
+    random() < 0.7
+      ? [
+          candidate(
+            `s${i}`,
+            dull.map((f) => f / 0.6),
+            10 + below(random, 90),
+            i,
+          ),
+        ]
+      : [],
+  );
+  const candidates = [...knives, ...care];
+  const open = knives.map((_, i) => i);
+  const half = open.filter((i) => i % 2 === 0);
+  const required = random() < 0.3 ? [{ fits: half, required: true }] : [];
+  const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
+  return {
+    demand: {
+      weights: Float64Array.from({ length: T }, () => (random() < 0.1 ? 0 : 0.05 + random())),
+      shared: Float64Array.from({ length: T }, () => (random() < 0.4 ? 0.01 : random() / 2)),
+      total: 0,
+    },
+    owned: owned.map((rows) => ({ rows })),
+    given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
+    candidates,
+    places: [...required, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
+    budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
+    keepMinor: 0,
+  };
+}
+
+const weighed = (problem: Problem): Problem => ({
+  ...problem,
+  demand: {
+    ...problem.demand,
+    total: Math.max(
+      1e-9,
+      problem.demand.weights.reduce((a, b) => a + b, 0),
+    ),
+  },
+});
+
+function solved(problem: Problem) {
+  const search = new ExactSearch(problem, startingKit(problem, []));
+  while (!search.step(100));
+  return search.proof();
+}
+
+/** The kit keeps the budget and the places, and is worth what is said. */
+function holds(problem: Problem, proof: ReturnType<typeof solved>) {
+  const chooser = new Chooser(problem);
+  expect(chooser.value(proof.choice)).toBeCloseTo(proof.value, 9);
+  expect(chooser.price(proof.choice)).toBeLessThanOrEqual(problem.budgetMinor);
+  proof.choice.forEach((candidate, p) => {
+    if (candidate >= 0) expect(problem.places[p]?.fits).toContain(candidate);
+    else expect(problem.places[p]?.required).toBe(false);
+  });
+}
+
+describe('the best kit by bound and branch is the best kit by a general solver', () => {
+  for (const { name, count, alike, from } of [
+    { name: 'problems of chance, with copies, care, budgets and required places', count: 180, alike: false, from: 1 },
+    { name: 'families of near-equal knives', count: 90, alike: true, from: 5000 },
+  ])
+    test(`${count} ${name}`, () => {
+      let nodes = 0;
+      for (let seed = from; seed < from + count; seed++) {
+        const problem = weighed(anyProblem(seed, alike));
+        const best = bestByProgram(asProgram(problem));
+        const proof = solved(problem);
+        nodes += proof.nodes;
+        expect(proof.proven, `seed ${seed}`).toBe(true);
+        expect(Math.abs(proof.value - (best ?? NaN)), `seed ${seed}`).toBeLessThan(AGREES);
+        holds(problem, proof);
+      }
+      console.log(`${count} ${name}: all agree, ${nodes} nodes`);
+    });
+
+  const folder = new URL('../../../data/kitchens/', import.meta.url);
+  const kitchens = readdirSync(folder).map((name) =>
+    readKitchenFile(JSON.parse(readFileSync(new URL(name, folder), 'utf8'))),
+  );
+  test('kitchens as they are, with other money, other cooks and things owned', () => {
+    const drawer = [
+      { type: 'chef', condition: 'dull' as const },
+      { type: 'paring', condition: 'chipped' as const },
+    ];
+    const variants = kitchens.flatMap((kitchen) => [
+      kitchen,
+      { ...kitchen, budget: { total: 120 }, owned: drawer },
+      { ...kitchen, budget: { total: null }, cooksAtOnce: 2, limits: { maxKnives: 8 } },
+      { ...kitchen, budget: { total: 400 }, limits: { maxKnives: 8, must: ['bread', 'petty'] } },
+    ]);
+    let tried = 0;
+    for (const kitchen of variants) {
+      const { problem } = benchOf(kitchen);
+      // a third of the catalogue, another third each time, so that the general solver is done in reasonable time
+      const thinned = problem.places.map(({ fits, required }) => ({
+        fits: fits.length > 12 ? fits.filter((i) => i % 3 === tried % 3) : fits,
+        required,
+      }));
+      for (const size of [3, 4, 6]) {
+        const part = ofSize({ ...problem, places: thinned }, size);
+        const best = bestByProgram(asProgram(part));
+        const proof = solved(part);
+        tried++;
+        if (best === null) continue;
+        expect(proof.proven).toBe(true);
+        expect(Math.abs(proof.value - best)).toBeLessThan(AGREES);
+        holds(part, proof);
+      }
+    }
+    expect(tried).toBeGreaterThanOrEqual(30);
+  });
+});
+
+test('every size is proven, and neither more knives nor more money ever makes it worse', () => {
+  const before: number[] = [];
+  for (const total of [60, 150, 400]) {
+    const { problem } = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
+    const sizes = toTheEnd(bestOfEverySize(problem));
+    expect(sizes.map((s) => s.size)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+    sizes.forEach((s, i) => {
+      expect(s.proven).toBe(true);
+      expect(s.priceMinor).toBeLessThanOrEqual(problem.budgetMinor);
+      expect(s.value).toBeGreaterThanOrEqual((sizes[i - 1]?.value ?? 0) - AGREES);
+      expect(s.value).toBeGreaterThanOrEqual((before[i] ?? 0) - AGREES);
+      before[i] = s.value;
+    });
+  }
+});
+
+test('stopped early it gives the best it has and a gap that holds; run again it gives the same', () => {
+  const { problem } = benchOf({ budget: { total: 300 }, limits: { maxKnives: 6 } });
+  const seed = new Chooser(problem).empty();
+  const stopped = new ExactSearch(problem, seed);
+  stopped.step(2);
+  const early = stopped.proof();
+  const full = solved(problem);
+  expect(early.bound).toBeGreaterThanOrEqual(full.value - AGREES);
+  expect(early.bound - early.value).toBeCloseTo(early.gap, 9);
+  expect(early.value).toBeLessThanOrEqual(full.value + AGREES);
+  expect([...solved(problem).choice]).toEqual([...full.choice]);
+  expect(knifePlaces(problem)).toBe(6);
+});
