@@ -1,15 +1,28 @@
 // npm run bench: how fast the core is on this machine, on one core.
+import { readFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
+import { samples } from '../data/samples';
 import { taskLoads } from '../src/core/cutting/load';
 import { cookContexts } from '../src/core/fit/cook';
 import { prepareTask, score } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';
+import { readKitchenText } from '../src/core/formats/kitchenFile';
+import { affordable, QUICK } from '../src/core/kit/choose';
+import { planFrom, stepsOf } from '../src/core/kit/plan';
+import { bestOfEverySize, ofSize, proveBest, toTheEnd } from '../src/core/kit/sizes';
+import { Doubt } from '../src/core/kit/sure';
+import { layOut } from '../src/core/kit/workbench';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
+import { asProgram, bestByProgram } from '../src/core/testing/mip';
 
 const RUNS = 15;
 const MODELS = 160;
 const TASKS = 85;
+/** Perturbed plans timed, and kitchens given to the general solver too. */
+const PERTURBED = 200;
+const COMPARED = 4;
 
 /** Median of several runs, ms, after a few that warm up. */
 function median(work: () => void): number {
@@ -40,3 +53,104 @@ console.log(
   `match matrix, ${MODELS} models × ${TASKS} tasks: ${matrix.toFixed(1)} ms, ${Math.round(cells / (matrix / 1000)).toLocaleString('en')} cells a second`,
 );
 if (!Number.isFinite(sink)) throw new Error('a score was not a number');
+
+// the planner, on real kitchens: every size 1–8 proven, beside a general solver on the same instances
+const folder = join(dirname(process.argv[1] ?? ''), '..', 'data', 'kitchens');
+const drawer = [
+  { type: 'chef', condition: 'dull' as const },
+  { type: 'bread', condition: 'keen' as const },
+];
+const kitchens = [
+  ...samples.map(({ id }) => readKitchenText(readFileSync(join(folder, `${id}.json`), 'utf8'))),
+  readKitchenText('{"format":"scabbard.kitchen","version":1}'),
+].flatMap((kitchen) => [
+  { ...kitchen, limits: { ...kitchen.limits, maxKnives: 8 } },
+  { ...kitchen, owned: drawer, budget: { total: 180 }, limits: { maxKnives: 8 } },
+  { ...kitchen, cooksAtOnce: 2, budget: { total: null }, limits: { maxKnives: 8 } },
+]);
+const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+const timed = <T>(work: () => T): [T, number] => {
+  const began = performance.now();
+  const result = work();
+  return [result, performance.now() - began];
+};
+const benches = kitchens.map((kitchen) => layOut(kitchen, reference, shippedModels));
+for (const { problem } of benches) toTheEnd(bestOfEverySize(problem));
+
+const exact = benches.map(({ problem }) => timed(() => toTheEnd(bestOfEverySize(problem))));
+const proven = exact.filter(([sizes]) => sizes.every((s) => s.proven)).length;
+console.log(
+  `best of every size 1–8, ${benches.length} kitchens: median ${middle(exact.map(([, ms]) => ms)).toFixed(0)} ms, longest ${Math.max(...exact.map(([, ms]) => ms)).toFixed(0)} ms, ${proven} proven throughout`,
+);
+
+const ratios = benches.slice(0, COMPARED).map(({ problem }, k) => {
+  const [sizes = [], ours = 0] = exact[k] ?? [];
+  const [worst, theirs] = timed(() =>
+    Math.max(
+      ...sizes.map(({ size, value }) =>
+        Math.abs((bestByProgram(asProgram(affordable(ofSize(problem, size)).problem)) ?? NaN) - value),
+      ),
+    ),
+  );
+  console.log(
+    `  general solver on kitchen ${k + 1}: ${theirs.toFixed(0)} ms against ${ours.toFixed(0)} ms, ${(theirs / ours).toFixed(0)} times as long; values differ by ${worst.toExponential(0)} at most`,
+  );
+  return theirs / ours;
+});
+console.log(`ratio to the general solver: median ${middle(ratios).toFixed(0)}`);
+
+const [mill] = benches;
+if (!mill) throw new Error('no kitchen to measure');
+const answers = median(() => {
+  const again = layOut(
+    { ...kitchens[0], format: 'scabbard.kitchen', version: 1, budget: { total: 150 } },
+    reference,
+    shippedModels,
+    undefined,
+    mill,
+  );
+  planFrom(again, { perturbed: 0, effort: QUICK });
+});
+console.log(`first answer after a change of money: ${answers.toFixed(1)} ms`);
+const rethought = median(() => {
+  planFrom(layOut({ format: 'scabbard.kitchen', version: 1 }, reference, shippedModels), {
+    perturbed: 0,
+    effort: QUICK,
+  });
+});
+console.log(`first answer after a change of cooking or cook: ${rethought.toFixed(1)} ms`);
+
+const plan = planFrom(mill, { perturbed: 0 });
+const [, doubted] = timed(() => {
+  const doubt = new Doubt(mill, stepsOf(mill, plan));
+  for (let run = 0; run < PERTURBED; run++) doubt.run();
+});
+console.log(`${PERTURBED} perturbed plans: ${(doubted / 1000).toFixed(2)} s`);
+
+// a large imported catalogue: every model four times over, each a little different
+const many = Array.from({ length: 600 }, (_, i) => {
+  const model = shippedModels[i % shippedModels.length];
+  if (!model) throw new Error('no models');
+  const copy = Math.floor(i / shippedModels.length);
+  return {
+    ...model,
+    id: `${model.id}-${copy}`,
+    lengthMm: model.lengthMm + 3 * copy,
+    priceMinor: model.priceMinor + 137 * copy,
+  };
+});
+const [large, laid] = timed(() => layOut({ ...kitchens[0], format: 'scabbard.kitchen', version: 1 }, reference, many));
+const [, quick] = timed(() => planFrom(large, { perturbed: 0, effort: QUICK }));
+const began = performance.now();
+const search = proveBest(large.problem);
+let state = search.next();
+while (!state.done && performance.now() - began < 5000) state = search.next();
+console.log(
+  `600 models: scored in ${laid.toFixed(0)} ms, answered ${quick.toFixed(0)} ms later, ${state.value.proven ? 'proven' : `gap ${(100 * state.value.gap).toFixed(2)} points`} after ${(performance.now() - began).toFixed(0)} ms`,
+);
+
+globalThis.gc?.();
+const before = process.memoryUsage().heapUsed;
+for (let i = 0; i < 1000; i++) planFrom(mill, { perturbed: 0, effort: QUICK });
+globalThis.gc?.();
+console.log(`heap after 1000 plans: ${((process.memoryUsage().heapUsed - before) / 1e6).toFixed(1)} MB more`);

@@ -28,6 +28,7 @@ if (!existsSync(kept) || statSync(kept).mtimeMs < changed) {
     bundle: true,
     platform: 'node',
     format: 'esm',
+    external: ['highs'],
     outfile: fresh,
     logLevel: 'error',
   });
