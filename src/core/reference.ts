@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bladeTypeSchema, steelSchema, type BladeType, type Steel } from './blade/schema';
 import { cuisineSchema, dishSchema, toolSchema, type Cuisine, type Dish, type Tool } from './cutting/dish';
 import { taskSchema, type Task } from './cutting/task';
+import { boxSchema, type BoxedSet } from './kit/boxes';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
 export interface Reference {
@@ -11,6 +12,8 @@ export interface Reference {
   dishes: Map<string, Dish>;
   cuisines: Map<string, Cuisine>;
   tools: Map<string, Tool>;
+  /** Sets sold whole. */
+  sets: Map<string, BoxedSet>;
 }
 
 const byId = <T extends { id: string }>(rows: T[]) => new Map(rows.map((row) => [row.id, row]));
@@ -24,5 +27,6 @@ export function readReference(raw: Record<keyof Reference, unknown>): Reference 
     dishes: byId(z.array(dishSchema).parse(raw.dishes)),
     cuisines: byId(z.array(cuisineSchema).parse(raw.cuisines)),
     tools: byId(z.array(toolSchema).parse(raw.tools)),
+    sets: byId(z.array(boxSchema).parse(raw.sets)),
   };
 }

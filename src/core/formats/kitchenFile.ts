@@ -89,6 +89,8 @@ const cookSchema = object({
   nervous: truth.optional(),
 });
 
+const date = z.iso.date({ error: (issue) => `${shown(issue.input)} is not a date such as 2026-03-31` });
+
 const ownedSchema = object({
   type: id.optional(),
   model: id.nullable().optional(),
@@ -96,6 +98,9 @@ const ownedSchema = object({
   steel: oneOf(STEEL_IDS).optional(),
   condition: oneOf(CONDITIONS).optional(),
   use: oneOf(USES).optional(),
+  boughtOn: date.optional(),
+  paid: money.optional(),
+  sharpenedOn: date.optional(),
 }).check((ctx) => {
   if (!ctx.value.type && !ctx.value.model)
     ctx.issues.push({
@@ -184,6 +189,8 @@ export const kitchenFileSchema = object({
     lengthSchool: oneOf(LENGTH_SCHOOLS).optional(),
     must: list(id, 12).optional(),
     never: list(id, 200).optional(),
+    maker: text(80).nullable().optional(),
+    order: list(id, 40).optional(),
     steel: oneOf(STEEL_IDS).nullable().optional(),
     handle: oneOf(HANDLE_TASTES).nullable().optional(),
   }).optional(),

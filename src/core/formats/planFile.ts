@@ -45,6 +45,8 @@ export interface Plan {
   lengthWanted: LengthBand;
   warnings: string[];
   assumed: string[];
+  /** Where an order was asked for: coverage given up on the way, on average, 0–1. */
+  orderCosts?: number;
   /** Whether the coverage aimed at is proven the best within the limits, and how much more it could be; null before a search. */
   proof: { best: boolean; gap: number | null };
 }

@@ -61,6 +61,7 @@ const HANDLES: Record<string, readonly string[]> = {
 export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean {
   if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
   if (limits.must.includes(model.id)) return true;
+  if (limits.maker && model.maker !== limits.maker) return false;
   if (limits.steel && model.steel !== limits.steel) return false;
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
 }

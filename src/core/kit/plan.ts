@@ -42,12 +42,12 @@ function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array
   return Float64Array.from(bench.loads, (_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0));
 }
 
-/** Puts the chosen steps in buying order, wants after needs. */
+/** Puts the chosen steps in buying order, wants after needs; an order asked for goes before both, and what it costs is told. */
 function ordered(
   bench: Workbench,
   valueOf: ValueOf,
   chosen: readonly Candidate[],
-): { step: Candidate; need: boolean }[] {
+): { steps: { step: Candidate; need: boolean }[]; orderCosts: number | null } {
   const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
   const now = valueOf([]);
   const gains = chosen.map((step) => valueOf([step]) - now);
@@ -67,11 +67,31 @@ function ordered(
       Math.max(1, bench.problem.keepMinor),
     ),
   );
-  const judged = order.map((step, i) => ({
-    step,
-    need: isNeed(bench, valueOf, order.slice(0, i), step, order.slice(i + 1)),
-  }));
-  return [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
+  const judge = (steps: readonly Candidate[]) =>
+    steps.map((step, i) => ({ step, need: isNeed(bench, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
+  const judged = judge(order);
+  const best = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
+  const { order: asked } = bench.kitchen.limits;
+  if (asked.length === 0) return { steps: best, orderCosts: null };
+  const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
+  const forced = best.map(({ step }) => step).sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)));
+  const costs =
+    missingOnTheWay(bench, valueOf, forced) -
+    missingOnTheWay(
+      bench,
+      valueOf,
+      best.map(({ step }) => step),
+    );
+  return { steps: judge(forced), orderCosts: Math.max(0, costs) };
+}
+
+/** Coverage still missing while the steps are being paid for, on average, 0–1: what {@link bestOrder} makes small. */
+function missingOnTheWay(bench: Workbench, valueOf: ValueOf, steps: readonly Candidate[]): number {
+  const wait = Math.max(1, bench.problem.keepMinor);
+  const all = valueOf(steps);
+  const outlay = steps.reduce((sum, s) => sum + s.priceMinor + wait, 0);
+  const missing = steps.reduce((sum, s, i) => sum + (s.priceMinor + wait) * (all - valueOf(steps.slice(0, i))), 0);
+  return outlay > 0 ? missing / outlay : 0;
 }
 
 /** Coverage of the owned knives plus some steps, 0–1. */
@@ -266,13 +286,46 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
   });
 }
 
+/** Months over which saving for a better main knife is weighed against buying now, and what it must add to be worth naming. */
+const SAVING = { months: 8, points: 0.01 } as const;
+
+/** Where money comes by the month: what saving up for the main knife would buy, against buying the planned one now. */
+function saveUp(
+  bench: Workbench,
+  valueOf: ValueOf,
+  steps: readonly Candidate[],
+): { step: number; said: string } | null {
+  const { perMonthMinor, currency, budgetMinor } = bench.kitchen;
+  const at = steps.findIndex((s) => s.action === 'buy' && isGeneral(s));
+  const main = steps[at];
+  if (!perMonthMinor || !main) return null;
+  const others = steps.filter((_, i) => i !== at);
+  const now = valueOf(steps);
+  const most = Math.min(budgetMinor ?? Infinity, perMonthMinor * SAVING.months);
+  const better = bench.problem.candidates
+    .filter((c) => c.action === 'buy' && isGeneral(c) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
+    .map((c) => ({ c, more: valueOf([...others, c]) - now }))
+    .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor)[0];
+  const months = (minor: number) => Math.max(1, Math.ceil(minor / perMonthMinor));
+  const bought = `Buying now: yours in month ${months(main.priceMinor)}.`;
+  if (!better || better.more < SAVING.points)
+    return {
+      step: at,
+      said: `${bought} Saving up to ${SAVING.months} months for a dearer one would add less than a point.`,
+    };
+  return {
+    step: at,
+    said: `${bought} Saving up until month ${months(better.c.priceMinor)} would buy ${better.c.blade?.blade.name ?? ''} at ${showMoney(better.c.priceMinor, currency)}, worth ${(100 * better.more).toFixed(1)} points more; until then there is nothing new to cut with.`,
+  };
+}
+
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>): Plan {
   const { kitchen, problem } = bench;
   const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH, options.proof);
   const chosen = candidatesOf(bench, choice);
   const valueOf = coverageOf(bench);
-  const inOrder = ordered(bench, valueOf, chosen);
+  const { steps: inOrder, orderCosts } = ordered(bench, valueOf, chosen);
   const steps = inOrder.map(({ step }) => step);
   const planned = inOrder.map(({ step, need }, i) => stepOf(bench, valueOf, step, steps.slice(0, i), steps, need));
   if (options.perturbed > 0) {
@@ -283,6 +336,8 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
   }
   const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
   const now = valueOf([]);
+  const saving = saveUp(bench, valueOf, steps);
+  if (saving) planned[saving.step]?.because.push(saving.said);
   const retired = retirements(bench, steps, planned.length).map((step, i) => ({
     ...step,
     order: planned.length + 1 + i,
@@ -308,6 +363,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
     lengthWanted: lengthWanted(bench),
     warnings: warningsFor(bench, steps, unmet),
     assumed: bench.assumed,
+    ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: options.proof?.proven ?? false, gap: options.proof ? round(options.proof.gap, 4) : null },
   };
 }

@@ -16,6 +16,7 @@ import {
   type Candidate,
   type OwnedKnife,
 } from './candidates';
+import { bestBox, type BoxedSet } from './boxes';
 import type { Place, Problem } from './choose';
 import { demandOf } from './demand';
 import { schoolSlots, schoolTools, type SchoolId, type Slot } from './schools';
@@ -84,11 +85,33 @@ function reduced(candidates: Candidate[], slots: readonly Slot[], school: School
   return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
 }
 
+/** The pieces of every set that may be bought whole here, as candidates, with its price in the kitchen's currency. */
+export function boxesOf(
+  kitchen: Kitchen,
+  models: readonly BladeModel[],
+  reference: Reference,
+  loads: readonly TaskLoad[],
+  tasks: readonly PreparedTask[],
+  cooks: readonly CookContext[],
+): { box: BoxedSet; pieces: Candidate[]; priceMinor: number }[] {
+  const all = [...reference.sets.values()];
+  // a set is bought with the pieces this kitchen has no work for
+  const asked = { ...kitchen, limits: { ...kitchen.limits, must: all.flatMap((box) => box.pieces) } };
+  const known = new Map(buyable(asked, loads, models, reference, tasks, cooks).map((c) => [c.id, c]));
+  return all.flatMap((box) => {
+    const pieces = box.pieces.flatMap((id) => known.get(id) ?? []);
+    const whole = pieces.length === box.pieces.length;
+    return whole
+      ? [{ box, pieces, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }]
+      : [];
+  });
+}
+
 /** Everything the scores and prices of the buyable models depend on. */
 function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonly TaskLoad[]): string {
-  const { must, never, steel, handle } = kitchen.limits;
+  const { must, never, steel, handle, maker } = kitchen.limits;
   const work = loads.map(({ task }) => task.id);
-  return JSON.stringify([cooks, work, must, never, steel, handle, kitchen.currency, kitchen.portions]);
+  return JSON.stringify([cooks, work, must, never, steel, handle, maker, kitchen.currency, kitchen.portions]);
 }
 
 /**
@@ -117,12 +140,26 @@ export function layOut(
       : buyable(kitchen, loads, models, reference, tasks, cooks);
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(school, kitchen.limits.maxKnives);
-  const slots = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
+  const wanted = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
   const tools = toolSteps(kitchen, loads, reference).filter(
     (c) => school === 'free' || schoolTools(school).includes(c.id),
   );
   const care = careSteps(kitchen, owned, tasks, cooks);
-  const knives = reduced(all, slots, school);
+  const demand = demandOf(kitchen, loads);
+  const given = kitchen.tools.map((id) => toolScores(id, loads).map(usefulness));
+  const budgetMinor = kitchen.budgetMinor ?? Infinity;
+  const inBox =
+    school === 'boxed-set'
+      ? bestBox(
+          boxesOf(kitchen, models, reference, loads, tasks, cooks),
+          demand,
+          [...owned.map((o) => o.rows), ...given],
+          budgetMinor,
+        )
+      : [];
+  const slots: Slot[] =
+    school === 'boxed-set' ? inBox.map((piece) => ({ required: true, accepts: (c) => c === piece })) : wanted;
+  const knives = school === 'boxed-set' ? inBox : reduced(all, slots, school);
   const candidates = [...knives, ...care, ...tools];
   const extras: Slot[] = [...care, ...tools].map((extra) => ({ required: false, accepts: (c) => c === extra }));
   return {
@@ -138,12 +175,12 @@ export function layOut(
     models,
     school,
     problem: {
-      demand: demandOf(kitchen, loads),
+      demand,
       owned,
-      given: kitchen.tools.map((id) => toolScores(id, loads).map(usefulness)),
+      given,
       candidates,
       places: placesFor([...slots, ...extras], candidates),
-      budgetMinor: kitchen.budgetMinor ?? Infinity,
+      budgetMinor,
       keepMinor: convertMinor(KEEP_COST, CATALOGUE_CURRENCY, kitchen.currency),
     },
   };

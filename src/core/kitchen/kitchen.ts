@@ -151,6 +151,9 @@ function checkIds(file: KitchenFile, reference: Reference, models: readonly Blad
     if (file.limits?.never?.includes(id))
       faults.push({ path: `limits.must[${i}]`, message: `${id} is also under limits.never; keep one of the two` });
   });
+  const { maker } = file.limits ?? {};
+  const makers = new Set(models.map((m) => m.maker));
+  if (maker) check('limits.maker', maker, makers, 'maker');
   if (faults.length > 0) throw new FaultyInput(faults);
 }
 
@@ -239,6 +242,8 @@ export function completeKitchen(
     never: file.limits?.never ?? [],
     steel: file.limits?.steel ?? null,
     handle: file.limits?.handle ?? null,
+    maker: file.limits?.maker ?? null,
+    order: file.limits?.order ?? [],
   };
   if (file.limits?.maxKnives === undefined) assumed.push(`At most ${DEFAULTS.maxKnives} knives.`);
 

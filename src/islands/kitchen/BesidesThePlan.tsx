@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Plan } from '../../core/formats/planFile';
 import css from './BesidesThePlan.module.css';
-import { minutes, percent, taskName } from '../shared/words';
+import { minutes, taskName } from '../shared/words';
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -63,9 +63,11 @@ export function BesidesThePlan({ plan }: { plan: Plan }) {
         )}
         <p className="faded">
           Minutes, prices a year and lengths are estimates.{' '}
-          {proof.best
-            ? 'No kit of this catalogue covers more.'
-            : `No kit can cover more than ${percent(proof.gap)} beyond this one; the last point or two is left in the purse.`}
+          {proof.gap === null
+            ? 'Whether more can be had for this money is still being worked out.'
+            : proof.best
+              ? 'Proven: for this money no kit covers more than a point and a half beyond this one, which stays in the purse.'
+              : `For this money no kit covers more than ${((proof.gap + 0.015) * 100).toFixed(1)} points beyond this one.`}
         </p>
       </Part>
     </div>

@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import type { Candidate } from './candidates';
+import { KitValue, type Demand } from './value';
+
+/** A set sold whole: its pieces by model, its price in EUR minor units. */
+export const boxSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  maker: z.string(),
+  pieces: z.array(z.string()).min(2).max(20),
+  priceMinor: z.number().int().positive(),
+});
+export type BoxedSet = z.infer<typeof boxSchema>;
+
+/**
+ * Splits a set's price over its pieces in proportion to what they cost singly, exact to the minor unit: what rounding leaves goes to
+ * the largest remainders, earlier pieces first.
+ */
+export function shareOut(priceMinor: number, singly: readonly number[]): number[] {
+  const total = singly.reduce((a, b) => a + b, 0);
+  const exact = singly.map((single) => (total > 0 ? (priceMinor * single) / total : priceMinor / singly.length));
+  const shares = exact.map(Math.floor);
+  const left = priceMinor - shares.reduce((a, b) => a + b, 0);
+  const byRemainder = exact
+    .map((e, i) => ({ i, rest: e - Math.floor(e) }))
+    .sort((a, b) => b.rest - a.rest || a.i - b.i);
+  for (const { i } of byRemainder.slice(0, left)) shares[i] = (shares[i] ?? 0) + 1;
+  return shares;
+}
+
+/** Of the sets within the budget the one that covers most, the cheaper of equals; its pieces as candidates at their share of the price. */
+export function bestBox(
+  boxes: readonly { pieces: readonly Candidate[]; priceMinor: number }[],
+  demand: Demand,
+  already: readonly Float64Array[],
+  budgetMinor: number,
+): Candidate[] {
+  let best: { value: number; pieces: readonly Candidate[]; priceMinor: number } | null = null;
+  for (const { pieces, priceMinor } of boxes) {
+    if (priceMinor > budgetMinor) continue;
+    const kit = new KitValue(demand);
+    for (const row of [...already, ...pieces.map((p) => p.rows)]) kit.add(row);
+    const value = kit.value();
+    const better = !best || value > best.value + 1e-9 || (value > best.value - 1e-9 && priceMinor < best.priceMinor);
+    if (better) best = { value, pieces, priceMinor };
+  }
+  if (!best) return [];
+  const shares = shareOut(
+    best.priceMinor,
+    best.pieces.map((p) => p.priceMinor),
+  );
+  return best.pieces.map((piece, i) => ({ ...piece, priceMinor: shares[i] ?? 0 }));
+}
+
+/** A set weighed against buying only what is wanted of it (handbook 5.4). */
+export interface BoxVerdict {
+  id: string;
+  name: string;
+  maker: string;
+  priceMinor: number;
+  /** Pieces that would do a step of the plan, and what those cost one by one. */
+  wanted: string[];
+  wantedMinor: number;
+  /** Pieces no step asks for. */
+  idle: string[];
+  wins: boolean;
+}
+
+/** How far a piece's length may be from the planned knife's to stand in for it, mm. House judgement. */
+const STANDS_IN_WITHIN = 30;
+
+/**
+ * Judges a set by the plan's purchases: a piece is wanted when it is the kind of knife a step buys, near its length, each step once. The
+ * set wins only when it costs less than its wanted pieces bought singly.
+ */
+export function judgeBox(
+  box: BoxedSet,
+  priceMinor: number,
+  pieces: readonly Candidate[],
+  steps: readonly Candidate[],
+): BoxVerdict {
+  const open = steps.filter((s) => s.action === 'buy');
+  const kind = (c: Candidate) => (c.type?.role === 'vegetable' ? 'general' : c.type?.role);
+  const apart = (a: Candidate, b: Candidate) =>
+    Math.abs((a.blade?.blade.lengthMm ?? 0) - (b.blade?.blade.lengthMm ?? 0));
+  const wanted = pieces.filter((piece) => {
+    const fits = open
+      .filter((s) => kind(s) === kind(piece) && apart(s, piece) <= STANDS_IN_WITHIN)
+      .sort(
+        (a, b) =>
+          Number(b.type?.id === piece.type?.id) - Number(a.type?.id === piece.type?.id) ||
+          apart(a, piece) - apart(b, piece),
+      )[0];
+    if (!fits) return false;
+    open.splice(open.indexOf(fits), 1);
+    return true;
+  });
+  const wantedMinor = wanted.reduce((sum, p) => sum + p.priceMinor, 0);
+  const name = (c: Candidate) => c.blade?.blade.name ?? c.id;
+  return {
+    id: box.id,
+    name: box.name,
+    maker: box.maker,
+    priceMinor,
+    wanted: wanted.map(name),
+    wantedMinor,
+    idle: pieces.filter((p) => !wanted.includes(p)).map(name),
+    wins: wanted.length > 0 && priceMinor < wantedMinor,
+  };
+}
