@@ -8,7 +8,7 @@ const LAYERS = {
   pages: ['layouts', 'islands', 'server', 'core', 'data'],
   layouts: ['styles'],
   islands: ['islands', 'workers', 'client', 'core', 'data'],
-  workers: ['client', 'core', 'data'],
+  workers: ['workers', 'client', 'core', 'data'],
   client: ['client', 'core'],
   server: ['server', 'db', 'core', 'data'],
   db: ['db', 'core'],

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { fromMinor } from '../../core/money/currency';
-import type { Character } from '../../workers/kitchen.worker';
+import type { Character } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';

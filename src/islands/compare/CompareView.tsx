@@ -6,7 +6,7 @@ import { outlineOf, pathOf } from '../../core/blade/outline';
 import { rockingRadiusMm } from '../../core/blade/rocking';
 import type { BladeModel } from '../../core/blade/schema';
 import { fromMinor } from '../../core/money/currency';
-import type { Character } from '../../workers/kitchen.worker';
+import type { Character } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';

@@ -1,7 +1,8 @@
 import type { Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
-import type { Cutting, KitchenWorker, KnownDish, KnownTask } from '../../workers/kitchen.worker';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import type { Cutting, KnownDish, KnownTask } from '../../workers/stock';
 import { CookingQuestions } from '../kitchen/questions/CookingQuestions';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';

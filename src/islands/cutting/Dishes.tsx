@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { DishFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
 import { DEFAULTS } from '../../core/kitchen/kitchen';
-import type { KnownDish } from '../../workers/kitchen.worker';
+import type { KnownDish } from '../../workers/stock';
 import { Figure } from '../shared/Field';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';

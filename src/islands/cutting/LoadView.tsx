@@ -2,7 +2,7 @@ import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js
 import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { LOAD_EXPONENT, OCCASIONAL_PER_YEAR } from '../../core/cutting/load';
-import type { Cutting } from '../../workers/kitchen.worker';
+import type { Cutting } from '../../workers/stock';
 import { minutes, percent, taskName } from '../shared/words';
 import css from './CuttingView.module.css';
 import { asTime, byGroup, liveExample } from './loadWords';

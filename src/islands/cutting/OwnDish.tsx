@@ -1,6 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { KnownTask } from '../../workers/kitchen.worker';
+import type { KnownTask } from '../../workers/stock';
 import { Figure } from '../shared/Field';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';

@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
-import type { KnownTask } from '../../workers/kitchen.worker';
+import type { KnownTask } from '../../workers/stock';
 import { Figure } from '../shared/Field';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';

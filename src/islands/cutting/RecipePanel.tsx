@@ -3,7 +3,7 @@ import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { useEffect, useRef, useState, type DragEvent } from 'react';
 import type { RecipeLine } from '../../core/recipe/line';
-import type { KnownTask } from '../../workers/kitchen.worker';
+import type { KnownTask } from '../../workers/stock';
 import type { RecipeWorker } from '../../workers/recipe.worker';
 import { Figure } from '../shared/Field';
 import type { QuestionProps } from '../shared/useKitchen';

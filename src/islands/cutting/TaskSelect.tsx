@@ -1,5 +1,5 @@
 import { NativeSelect } from '@mantine/core';
-import type { KnownTask } from '../../workers/kitchen.worker';
+import type { KnownTask } from '../../workers/stock';
 
 /** A task picked from its groups; nothing is a choice too. */
 export function TaskSelect({

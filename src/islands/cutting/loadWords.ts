@@ -1,4 +1,4 @@
-import type { Cutting } from '../../workers/kitchen.worker';
+import type { Cutting } from '../../workers/stock';
 
 type Load = Pick<Cutting['loads'][number], 'task' | 'group' | 'minutesPerWeek' | 'share'>;
 

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -9,10 +9,16 @@ import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { BesidesThePlan } from './BesidesThePlan';
 import { CoverageBar } from './CoverageBar';
+import { CoverageStrip } from './CoverageStrip';
 import css from './KitchenView.module.css';
+import { Locks } from './Locks';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { StepStory } from './StepStory';
+import { WhenSeen } from './WhenSeen';
+
+const Arrange = lazy(() => import('./Arrange'));
+const MoneyPanel = lazy(() => import('./MoneyPanel'));
 
 /** One kitchen: the questions on the left, the roll that answers them on the right. */
 export default function KitchenView({ stored }: { stored: StoredKitchen }) {
@@ -39,7 +45,9 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
 
 function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
-  const { answer, stays, catalogue, trouble } = usePlanner(kitchen, worker);
+  const { answer, sure, catalogue, trouble } = usePlanner(kitchen, worker);
+  const stays = sure?.stays ?? null;
+  const [arranging, setArranging] = useState(false);
   const [open, setOpen] = useState<number | null>(null);
   const step = answer?.plan.steps.find((s) => s.order === open) ?? null;
 
@@ -57,6 +65,17 @@ function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitche
         {answer ? (
           <>
             <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
+            <div className={css.tools}>
+              <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
+              <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
+                {arranging ? 'Done arranging' : 'Change the order'}
+              </Button>
+            </div>
+            {arranging && (
+              <Suspense fallback={<p className="faded">One moment…</p>}>
+                <Arrange plan={answer.plan} update={update} />
+              </Suspense>
+            )}
             <Roll
               plan={answer.plan}
               owned={answer.owned}
@@ -70,14 +89,28 @@ function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitche
               <StepStory
                 key={`${step.order}-${step.model ?? step.type}`}
                 step={step}
-                stays={stays?.[step.order - 1] ?? null}
+                sure={sure}
                 currency={answer.plan.currency}
                 catalogue={catalogue}
                 worker={worker}
+                update={update}
                 onClose={() => setOpen(null)}
               />
             )}
+            <CoverageStrip
+              served={answer.served}
+              plan={answer.plan}
+              ownedFile={kitchen.owned ?? []}
+              models={catalogue}
+              onOpen={setOpen}
+            />
             <BesidesThePlan plan={answer.plan} />
+            <WhenSeen label="What other money would buy" least={360}>
+              <h2>What other money would buy</h2>
+              <Suspense fallback={<p className="faded">One moment…</p>}>
+                {answer.final && <MoneyPanel plan={answer.plan} worker={worker} />}
+              </Suspense>
+            </WhenSeen>
           </>
         ) : (
           !trouble && <p className={css.loading}>Trying every blade on your cooking…</p>

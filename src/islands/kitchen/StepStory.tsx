@@ -1,37 +1,109 @@
 import type { Remote } from 'comlink';
+import { Button } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/score';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { bought, demanded, excluded, givenAway, putRight, swapped } from '../../core/kit/actions';
+import type { Update } from '../shared/useKitchen';
+import type { Sure } from '../shared/usePlanner';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
-import { minutes, money, taskName } from '../shared/words';
+import { minutes, money, taskName, typeName } from '../shared/words';
 
 interface Props {
   step: PlanStep;
-  stays: number | null;
+  sure: Sure | null;
   currency: string;
   catalogue: Map<string, BladeModel>;
   worker: Remote<KitchenWorker>;
+  update: Update;
   onClose: () => void;
 }
 
-function Surety({ stays }: { stays: number | null }) {
-  if (stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
+function Surety({ sure, at }: { sure: Sure | null; at: number }) {
+  const stays = sure?.stays[at] ?? null;
+  if (!sure || stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
   const inHundred = Math.round(stays * 100);
   const words = stays >= 0.8 ? 'firm' : stays >= 0.55 ? 'likely' : 'close to a coin toss: see the runners-up';
   return (
     <p>
       Planned again with other loads and scores, a step of this kind stayed in{' '}
       <b className="figure">{inHundred} of 100</b>: {words}.
+      {sure.done < sure.of && (
+        <span className="faded">
+          {' '}
+          ({sure.done} of {sure.of} plans tried)
+        </span>
+      )}
     </p>
   );
 }
 
+const DONE: Record<PlanStep['action'], string> = {
+  buy: 'I bought it',
+  tool: 'I got it',
+  sharpen: 'It is sharp now',
+  repair: 'It is put right',
+  retire: 'I gave it away',
+};
+
+/** The day here, as YYYY-MM-DD. */
+const today = () => new Date().toLocaleDateString('sv-SE');
+
+/** What can be done with a step: carried out, demanded, or kept out of the plan. */
+function Actions({ step, update, onClose }: Pick<Props, 'step' | 'update' | 'onClose'>) {
+  const { action, owned, model, type } = step;
+  const done = () => {
+    onClose();
+    update((k) => {
+      if (action === 'retire') return owned === undefined ? k : givenAway(k, owned);
+      return action === 'sharpen' || action === 'repair' ? putRight(k, step, today()) : bought(k, step, today());
+    });
+  };
+  const id = action === 'buy' ? model : action === 'tool' ? type : null;
+  return (
+    <div className={css.actions}>
+      <Button size="xs" onClick={done}>
+        {DONE[action]}
+      </Button>
+      {action === 'buy' && model && (
+        <Button size="xs" variant="default" onClick={() => update((k) => demanded(k, model))}>
+          Must have
+        </Button>
+      )}
+      {id && (
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() => {
+            onClose();
+            update((k) => excluded(k, id));
+          }}
+        >
+          Not this one
+        </Button>
+      )}
+      {action === 'buy' && type && (
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() => {
+            onClose();
+            update((k) => excluded(k, type));
+          }}
+        >
+          No {typeName(type).toLowerCase()} at all
+        </Button>
+      )}
+    </div>
+  );
+}
+
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
-export function StepStory({ step, stays, currency, catalogue, worker, onClose }: Props) {
+export function StepStory({ step, sure, currency, catalogue, worker, update, onClose }: Props) {
   const [task, setTask] = useState<string | null>(null);
   const [parts, setParts] = useState<Explanation | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -60,6 +132,7 @@ export function StepStory({ step, stays, currency, catalogue, worker, onClose }:
           Close
         </button>
       </div>
+      <Actions step={step} update={update} onClose={onClose} />
       <div className={css.columns}>
         <div className={css.why}>
           <ul className={css.reasons}>
@@ -83,7 +156,7 @@ export function StepStory({ step, stays, currency, catalogue, worker, onClose }:
               ) : null,
             )}
           </dl>
-          {step.action !== 'retire' && <Surety stays={stays} />}
+          {step.action !== 'retire' && <Surety sure={sure} at={step.order - 1} />}
           {step.runnersUp.length > 0 && (
             <>
               <h3>Runners-up</h3>
@@ -99,6 +172,14 @@ export function StepStory({ step, stays, currency, catalogue, worker, onClose }:
                       <span className="faded">
                         {costsCoverage <= 0 ? 'as good' : `${(costsCoverage * 100).toFixed(1)} points less`}
                       </span>
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        aria-label={`Take ${other?.name ?? model} instead`}
+                        onClick={() => update((k) => swapped(k, step.model ?? '', model))}
+                      >
+                        Take it
+                      </Button>
                     </li>
                   );
                 })}

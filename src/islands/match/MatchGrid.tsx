@@ -1,7 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import { scoreWord } from '../../core/fit/words';
-import type { MatchTable } from '../../workers/kitchen.worker';
+import type { MatchTable } from '../../workers/stock';
 import { minutes, typeName } from '../shared/words';
 import type { Arranged } from './arrange';
 import css from './MatchGrid.module.css';

@@ -1,7 +1,8 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { Explanation } from '../../core/fit/score';
-import type { Character, KitchenWorker, MatchTable, Ranked, Target } from '../../workers/kitchen.worker';
+import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
+import type { Character, MatchTable, Ranked } from '../../workers/stock';
 import { ScoreParts } from '../shared/ScoreParts';
 import { minutes, money, taskName, typeName } from '../shared/words';
 import { fromMinor } from '../../core/money/currency';

@@ -1,7 +1,7 @@
 import { NativeSelect, Switch, TextInput } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
-import type { MatchTable } from '../../workers/kitchen.worker';
+import type { MatchTable } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
-import type { MatchTable } from '../../workers/kitchen.worker';
+import type { MatchTable } from '../../workers/stock';
 import { arrange, type Arrangement } from './arrange';
 
 const model = (id: string) => {

@@ -1,4 +1,4 @@
-import type { MatchTable } from '../../workers/kitchen.worker';
+import type { MatchTable } from '../../workers/stock';
 
 export const TASK_ORDERS = [
   { id: 'load', name: 'Minutes a week' },

@@ -1,15 +1,18 @@
-import type { Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
+import type { Served } from '../../core/kit/strip';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 
 /** Perturbed plans behind each "stays", run in the background. */
-const PERTURBED = 40;
+const PERTURBED = 200;
 
 export interface Answer {
   plan: Plan;
+  /** What serves every task once the plan is carried out. */
+  served: Served[];
   /** Drawings of what is owned, in the kitchen's order. */
   owned: BladeModel[];
   /** How long the worker took over the first answer. */
@@ -18,10 +21,17 @@ export interface Answer {
   final: boolean;
 }
 
+/** How often each step stayed in the plans made again so far. */
+export interface Sure {
+  done: number;
+  of: number;
+  stays: number[];
+}
+
 /** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
 export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) {
   const [answer, setAnswer] = useState<Answer | null>(null);
-  const [stays, setStays] = useState<number[] | null>(null);
+  const [sure, setSure] = useState<Sure | null>(null);
   const [catalogue, setCatalogue] = useState<Map<string, BladeModel>>(new Map());
   const [trouble, setTrouble] = useState<string | null>(null);
   const asked = useRef(0);
@@ -47,19 +57,19 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       const first = await worker.quick(kitchen);
       if (!current()) return;
       setTrouble(null);
-      setStays(null);
+      setSure(null);
       setAnswer({ ...first, final: false });
       const better = await worker.thorough();
       if (!current()) return;
-      const plan = better ?? first.plan;
-      setAnswer({ ...first, plan, final: true });
-      const share = await worker.sure(plan, PERTURBED);
-      if (current() && share) setStays(share);
+      const answer = { ...first, ...better, final: true };
+      setAnswer(answer);
+      const tell = (done: number, stays: number[]) => current() && setSure({ done, of: PERTURBED, stays });
+      await worker.sure(answer.plan, PERTURBED, proxy(tell));
     };
     think().catch((error: unknown) => {
       if (current()) setTrouble(error instanceof Error ? error.message : 'This kitchen could not be planned.');
     });
   }, [kitchen, ready, worker]);
 
-  return { answer, stays, catalogue, trouble };
+  return { answer, sure, catalogue, trouble };
 }

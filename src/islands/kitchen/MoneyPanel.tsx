@@ -1,0 +1,144 @@
+import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { proxy, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import type { Plan } from '../../core/formats/planFile';
+import type { MoneyView, SizeView } from '../../workers/argue';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { money } from '../shared/words';
+import css from './MoneyPanel.module.css';
+
+Chart.register(LinearScale, LineElement, PointElement, Tooltip);
+Chart.defaults.font.family = "'Familjen Grotesk Variable', sans-serif";
+Chart.defaults.font.size = 13;
+
+const points = (share: number) => (share * 100).toFixed(1);
+
+/** What other money would buy: coverage against money with the present plan on it, and the best kit of every size. */
+export default function MoneyPanel({ plan, worker }: { plan: Plan; worker: Remote<KitchenWorker> }) {
+  const [view, setView] = useState<MoneyView | null>(null);
+  const [sizes, setSizes] = useState<SizeView[]>([]);
+  useEffect(() => {
+    let stale = false;
+    void (async () => {
+      await worker.money(proxy((next) => !stale && setView(next)));
+      await worker.sizes(proxy((next) => !stale && setSizes(next)));
+    })();
+    return () => {
+      stale = true;
+    };
+  }, [plan, worker]);
+  const ink = getComputedStyle(document.documentElement);
+  const colour = (name: string) => ink.getPropertyValue(name);
+  const { currency } = plan;
+  const bend = view?.knee;
+  const after = bend && view.points.filter((p) => p.spent > bend.spent);
+  const last = after?.at(-1);
+  return (
+    <div className={css.panel}>
+      <div className={css.chart}>
+        {view && (
+          <Line
+            role="img"
+            aria-label={`Coverage against money: ${view.points.map((p) => `${money(p.spent, currency)} ${points(p.coverage)}%`).join(', ')}`}
+            data={{
+              datasets: [
+                {
+                  label: 'kits found',
+                  data: view.points.map((p) => ({ x: p.spent, y: p.coverage * 100 })),
+                  borderColor: colour('--ink'),
+                  backgroundColor: colour('--sheet'),
+                  stepped: 'before',
+                  borderWidth: 1.5,
+                  pointRadius: 3,
+                },
+                {
+                  label: 'this plan',
+                  data: [
+                    {
+                      x: plan.spent,
+                      y: plan.steps.reduce((most, s) => Math.max(most, s.coverageAfter), plan.coverage.now) * 100,
+                    },
+                  ],
+                  borderColor: colour('--ink'),
+                  backgroundColor: colour('--thread'),
+                  pointRadius: 8,
+                  pointStyle: 'rectRot',
+                  showLine: false,
+                },
+              ],
+            }}
+            options={{
+              animation: false,
+              responsive: true,
+              maintainAspectRatio: false,
+              plugins: {
+                tooltip: {
+                  callbacks: {
+                    label: ({ parsed, dataset }) =>
+                      `${dataset.label ?? ''}: ${money(Math.round(parsed.x ?? 0), currency)}, ${(parsed.y ?? 0).toFixed(1)}%`,
+                  },
+                },
+              },
+              scales: {
+                x: {
+                  type: 'linear',
+                  min: 0,
+                  title: { display: true, text: `spent, ${currency}`, color: colour('--faded') },
+                  ticks: { color: colour('--faded') },
+                  grid: { color: colour('--rule') },
+                },
+                y: {
+                  title: { display: true, text: 'cutting done well, %', color: colour('--faded') },
+                  ticks: { color: colour('--faded') },
+                  grid: { color: colour('--rule') },
+                },
+              },
+            }}
+          />
+        )}
+      </div>
+      <div className={css.words}>
+        {bend ? (
+          <p>
+            The bend lies at <b className="figure">{money(bend.spent, currency)}</b> for{' '}
+            <b className="figure">{points(bend.coverage)}%</b>
+            {last
+              ? `: the next ${money(Math.round(last.spent - bend.spent), currency)} add ${points(last.coverage - bend.coverage)} points in all.`
+              : ': beyond it there is nothing more to have.'}{' '}
+            The diamond is this plan.
+          </p>
+        ) : (
+          <p className="faded">{view ? 'Too few kits to speak of a bend.' : 'Trying other amounts…'}</p>
+        )}
+        {sizes.length > 0 && (
+          <table className={css.sizes}>
+            <caption>The best kit of every size within the money</caption>
+            <thead>
+              <tr>
+                <th scope="col">Knives</th>
+                <th scope="col">Done well</th>
+                <th scope="col">Price</th>
+                <th scope="col">Proof</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sizes.map((s) => (
+                <tr key={s.size} title={s.names.join(', ')}>
+                  <td className="figure">{s.size}</td>
+                  <td className="figure">{points(s.coverage)}%</td>
+                  <td className="figure">{money(s.spent, currency)}</td>
+                  <td>{s.proven ? 'proven best' : `within ${points(s.gap)} points`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        <p className="faded">
+          The curve’s kits are found, not proven; tools and sharpening are counted in. The plan spends less than the
+          best kit: it leaves the last point and a half in the purse.
+        </p>
+      </div>
+    </div>
+  );
+}

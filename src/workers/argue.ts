@@ -1,0 +1,104 @@
+import schoolWords from '../../data/schools.json';
+import { reference } from '../../data/reference';
+import type { BladeModel } from '../core/blade/schema';
+import type { KitchenFile } from '../core/formats/kitchenFile';
+import { SCHOOL_IDS } from '../core/formats/kitchenWords';
+import type { Plan } from '../core/formats/planFile';
+import { judgeBox, type BoxVerdict } from '../core/kit/boxes';
+import { QUICK, THOROUGH } from '../core/kit/choose';
+import { frontier, knee } from '../core/kit/frontier';
+import { planFrom, stepsOf } from '../core/kit/plan';
+import { bestOfEverySize } from '../core/kit/sizes';
+import { boxesOf, layOut, type Workbench } from '../core/kit/workbench';
+import { fromMinor } from '../core/money/currency';
+
+/** What argues with a plan: other schools, other money, other kitchens. Loaded by the worker when first asked. */
+
+/** A plan with the drawings of what is owned. */
+export interface Argued {
+  plan: Plan;
+  owned: BladeModel[];
+}
+
+const argued = (bench: Workbench, effort = QUICK): Argued => ({
+  plan: planFrom(bench, { perturbed: 0, effort }),
+  owned: bench.owned.map((knife) => knife.blade.blade),
+});
+
+/** Any kitchen planned beside the present one. */
+export const planBeside = (file: KitchenFile, models: readonly BladeModel[]): Argued =>
+  argued(layOut(file, reference, models), THOROUGH);
+
+export interface SchoolView extends Argued {
+  id: (typeof SCHOOL_IDS)[number];
+  name: string;
+  rule: string;
+  holds: string;
+}
+
+/** Every school on this kitchen's own load, one at a time. */
+export function* schoolsOf(file: KitchenFile, bench: Workbench): Generator<SchoolView> {
+  for (const id of SCHOOL_IDS) {
+    const words = schoolWords.find((school) => school.id === id);
+    if (!words) throw new Error(`no words for the school ${id}`);
+    const { name, rule, holds } = words;
+    yield { id, name, rule, holds, ...argued(layOut(file, reference, bench.models, id, bench)) };
+  }
+}
+
+/** Every set on sale against buying only what this kitchen's free plan wants of it; prices in the kitchen's currency. */
+export function boxVerdicts(
+  bench: Workbench,
+): (Omit<BoxVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
+  const { kitchen, loads, tasks, cooks, models } = bench;
+  const steps = stepsOf(bench, planFrom(bench, { perturbed: 0, effort: QUICK }));
+  const inMoney = (minor: number) => fromMinor(minor, kitchen.currency);
+  return boxesOf(kitchen, models, reference, loads, tasks, cooks)
+    .map(({ box, pieces, priceMinor }) => judgeBox(box, priceMinor, pieces, steps))
+    .sort((a, b) => b.wanted.length - a.wanted.length || a.idle.length - b.idle.length || a.priceMinor - b.priceMinor)
+    .map(({ priceMinor, wantedMinor, ...rest }) => ({
+      ...rest,
+      price: inMoney(priceMinor),
+      wantedPrice: inMoney(wantedMinor),
+    }));
+}
+
+export interface MoneyView {
+  points: { spent: number; coverage: number }[];
+  knee: { spent: number; coverage: number } | null;
+}
+
+/** Coverage against money, growing as it is worked out. */
+export function* moneyView(bench: Workbench): Generator<MoneyView> {
+  const told = ({ spentMinor, coverage }: { spentMinor: number; coverage: number }) => ({
+    spent: fromMinor(spentMinor, bench.kitchen.currency),
+    coverage,
+  });
+  for (const points of frontier(bench.problem)) {
+    const bend = knee(points);
+    yield { points: points.map(told), knee: bend ? told(bend) : null };
+  }
+}
+
+export interface SizeView {
+  size: number;
+  coverage: number;
+  spent: number;
+  proven: boolean;
+  gap: number;
+  names: string[];
+}
+
+/** The best kit of every size, each proven or with its gap, growing as it is worked out. */
+export function* sizesView(bench: Workbench): Generator<SizeView[]> {
+  const { candidates } = bench.problem;
+  for (const known of bestOfEverySize(bench.problem))
+    yield known.map(({ size, value, kit, priceMinor, proven, gap }) => ({
+      size,
+      coverage: value,
+      spent: fromMinor(priceMinor, bench.kitchen.currency),
+      proven,
+      gap,
+      names: kit.flatMap((i) => candidates[i]?.blade?.blade.name ?? candidates[i]?.tool?.name ?? []),
+    }));
+}

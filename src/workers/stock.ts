@@ -1,0 +1,197 @@
+import { reference } from '../../data/reference';
+import type { BladeModel } from '../core/blade/schema';
+import { takenAway } from '../core/cutting/load';
+import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
+import { bladeNotes } from '../core/fit/notes';
+import { prepareTask, score, type Explanation } from '../core/fit/score';
+import { bladeTraits, type BladeTraits } from '../core/fit/traits';
+import type { LengthBand } from '../core/fit/wantedLength';
+import { QUICK } from '../core/kit/choose';
+import { readDrawer, type Drawer } from '../core/kit/drawer';
+import { planFrom } from '../core/kit/plan';
+import { typicalBlade } from '../core/kit/typicalBlade';
+import type { Workbench } from '../core/kit/workbench';
+
+/** What the views of the cutting, the drawer and the match ask of a kitchen laid out; loaded by the worker when first asked. */
+
+/** Most blades named in a task's ranking. */
+const RANKED = 8;
+
+/** What is owned first, then the catalogue. */
+function allBlades(of: Workbench): BladeTraits[] {
+  return [...of.owned.map((o) => o.blade), ...of.models.map((m) => bladeTraits(m, reference))];
+}
+
+/** The match of a whole kitchen, with the names its screen needs. */
+export interface MatchTable extends MatchMatrix {
+  rows: { id: string; name: string; group: string; minutesPerWeek: number }[];
+  columns: { blade: BladeModel; owned: number | null; place: 'drawer' | 'kit' | 'catalogue'; role: string }[];
+}
+
+export interface Ranked {
+  blade: BladeModel;
+  explanation: Explanation;
+  heldBack: ReturnType<typeof whatMakesWorse>;
+}
+
+export interface Character extends ReturnType<typeof characterOf> {
+  blade: BladeModel;
+  notes: string[];
+  palmBreadthMm: number;
+  knuckleRoomMm: number;
+  lengthWanted: LengthBand;
+  scores: { task: string; score: number; weight: number }[];
+}
+
+export interface Cutting {
+  minutesPerWeek: number;
+  loads: {
+    task: string;
+    group: string;
+    minutesPerWeek: number;
+    timesPerYear: number;
+    occasional: boolean;
+    matters: number;
+    /** Share of the plan's weight, 0–1. */
+    share: number;
+    from: { name: string; minutes: number }[];
+  }[];
+  away: ReturnType<typeof takenAway>;
+}
+export interface KnownDish {
+  id: string;
+  name: string;
+  cuisines: string[];
+  contains: string[];
+  tasks: string[];
+}
+export interface KnownTask {
+  id: string;
+  name: string;
+  group: string;
+  unit: string;
+  minutes: number;
+}
+
+/** Every blade at every task of the trade: what is owned first, then the catalogue. */
+export function matchOf(bench: Workbench): MatchTable {
+  const { cooks, loads, owned } = bench;
+  const load = new Map(loads.map((l) => [l.task.id, l]));
+  const tasks = [...reference.tasks.values()];
+  const blades = allBlades(bench);
+  const steps = planFrom(bench, { perturbed: 0, effort: QUICK }).steps;
+  const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
+  const matrix = matchMatrix(
+    blades,
+    tasks.map((task) => prepareTask(task)),
+    cooks,
+    tasks.map((task) => load.get(task.id)?.weight ?? 0),
+  );
+  return {
+    ...matrix,
+    rows: tasks.map((task) => ({
+      id: task.id,
+      name: task.name,
+      group: task.group,
+      minutesPerWeek: load.get(task.id)?.minutesPerWeek ?? 0,
+    })),
+    columns: blades.map(({ blade }, i) => ({
+      blade,
+      owned: i < owned.length ? i : null,
+      place: i < owned.length ? 'drawer' : kit.has(blade.id) ? 'kit' : 'catalogue',
+      role: reference.types.get(blade.type)?.role ?? 'other',
+    })),
+  };
+}
+
+/** Middling blades of some types at some lengths, for drawing. */
+export function typicalBlades(wanted: { type: string; lengthMm?: number }[]): BladeModel[] {
+  return wanted.flatMap(({ type: id, lengthMm }) => {
+    const type = reference.types.get(id);
+    return type ? [typicalBlade(type, lengthMm === undefined ? {} : { lengthMm }, 'right')] : [];
+  });
+}
+
+/** What the cooking comes to in cutting: minutes by task, each traced to its dishes, and what is not eaten took away. */
+export function cuttingOf(bench: Workbench): Cutting {
+  const { kitchen, loads } = bench;
+  const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish.name]));
+  const sourceName = (id: string) =>
+    id === 'direct' ? 'said directly' : (own.get(id) ?? reference.dishes.get(id)?.name ?? id);
+  const weights = loads.reduce((sum, { weight }) => sum + weight, 0);
+  return {
+    minutesPerWeek: loads.reduce((sum, load) => sum + load.minutesPerWeek, 0),
+    loads: loads.map(({ task, minutesPerWeek, timesPerYear, occasional, matters, weight, from }) => ({
+      task: task.id,
+      group: task.group,
+      minutesPerWeek,
+      timesPerYear,
+      occasional,
+      matters,
+      share: weights > 0 ? weight / weights : 0,
+      from: from.map(({ source, minutesPerWeek: minutes }) => ({ name: sourceName(source), minutes })),
+    })),
+    away: takenAway(kitchen, reference),
+  };
+}
+
+/** The shipped dishes by name, for searching. */
+export function knownDishes(): KnownDish[] {
+  return [...reference.dishes.values()].map(({ id, name, cuisines, contains, tasks }) => ({
+    id,
+    name,
+    cuisines: cuisines.map((c) => reference.cuisines.get(c)?.name ?? c),
+    contains,
+    tasks: tasks.map((t) => t.id),
+  }));
+}
+
+/** The tasks with their units, in the order of the table. */
+export function knownTasks(): KnownTask[] {
+  return [...reference.tasks.values()].map(({ id, name, group, unit, minutes }) => ({
+    id,
+    name,
+    group,
+    unit,
+    minutes,
+  }));
+}
+
+/** The drawer, knife by knife. */
+export function drawerOf(bench: Workbench): Drawer {
+  return readDrawer(bench);
+}
+
+/** A task's best blades, each with what holds it back against the best. */
+export function rankedAt(bench: Workbench, taskId: string): Ranked[] {
+  const task = reference.tasks.get(taskId);
+  if (!task) return [];
+  return rankBlades(prepareTask(task), allBlades(bench), bench.cooks, RANKED).map(
+    ({ blade, explanation, heldBack }) => ({
+      blade: blade.blade,
+      explanation,
+      heldBack,
+    }),
+  );
+}
+
+/** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */
+export function characterIn(bench: Workbench, blade: BladeTraits): Character | null {
+  const [cook] = bench.cooks;
+  if (!cook) return null;
+  const loads = new Map(bench.loads.map((l) => [l.task.id, l]));
+  const tasks = [...reference.tasks.values()].map((task) => prepareTask(task));
+  return {
+    blade: blade.blade,
+    ...characterOf(blade, tasks, bench.cooks, loads),
+    notes: bladeNotes(blade, bench.kitchen),
+    palmBreadthMm: cook.cook.palmBreadthMm,
+    knuckleRoomMm: blade.knuckleRoomMm(cook.cook.palmBreadthMm),
+    lengthWanted: cook.length,
+    scores: tasks.map((task) => ({
+      task: task.task.id,
+      score: score(blade, task, bench.cooks),
+      weight: loads.get(task.task.id)?.weight ?? 0,
+    })),
+  };
+}
