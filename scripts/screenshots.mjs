@@ -40,8 +40,8 @@ const PICTURES = [
 
 async function openReason(page) {
   await page.click('[data-group="Needs"] button');
-  await page.waitForSelector('section[aria-labelledby="story"] li button');
-  await page.click('section[aria-labelledby="story"] li button');
+  await page.waitForSelector('section[aria-labelledby="story"] li button[aria-expanded]');
+  await page.click('section[aria-labelledby="story"] li button[aria-expanded]');
   await page.waitForFunction(() =>
     document.querySelector('section[aria-labelledby="story"]')?.textContent?.includes('Nothing lost'),
   );

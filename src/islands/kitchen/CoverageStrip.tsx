@@ -8,7 +8,7 @@ import css from './CoverageStrip.module.css';
 const WIDE = 1000;
 const TALL = 64;
 /** Cloths a server's tasks are cut from: told apart by pattern as well as by colour. */
-const CLOTHS = 8;
+const CLOTHS = 12;
 
 interface Props {
   served: Served[];
@@ -32,7 +32,7 @@ function sideBySide(served: readonly Served[]) {
 }
 
 /** Every task as a strip of its weight, as high as its score, in the cloth of the knife that serves it. */
-export function CoverageStrip({ served, plan, ownedFile, models, onOpen }: Props) {
+export default function CoverageStrip({ served, plan, ownedFile, models, onOpen }: Props) {
   const nameOf = (by: Served['by']): string => {
     if (!by) return 'nothing here';
     if ('tool' in by) return `your ${typeName(by.tool).toLowerCase()}`;
@@ -105,14 +105,31 @@ export function CoverageStrip({ served, plan, ownedFile, models, onOpen }: Props
   );
 }
 
-const GROUND = ['--thread', '--steel', '--leaf', '--canvas', '--chalk-faded', '--thread', '--steel', '--leaf'];
-const MARKS = ['', 'M0 6L6 0', '', 'M3 0V6', 'M0 3H6', 'M0 0L6 6', 'M0 3H6M3 0V6', 'M0 6L6 0M0 0L6 6'];
+const GROUNDS = ['--thread', '--steel', '--leaf', '--canvas', '--chalk-faded'];
+const MARKS = [
+  '',
+  'M0 6L6 0',
+  '',
+  'M3 0V6',
+  'M0 3H6',
+  'M0 0L6 6',
+  'M0 3H6M3 0V6',
+  'M0 6L6 0M0 0L6 6',
+  'M0 3H6',
+  '',
+  'M3 0V6',
+  'M0 6L6 0',
+];
 
 function Cloth({ index }: { index: number }) {
   return (
     <pattern id={`cloth-${index}`} width={6} height={6} patternUnits="userSpaceOnUse">
-      <rect width={6} height={6} fill={`var(${GROUND[index] ?? '--thread'})`} />
-      <path d={MARKS[index] ?? ''} stroke={index === 3 ? 'var(--chalk)' : 'var(--ink)'} strokeWidth={1} />
+      <rect width={6} height={6} fill={`var(${GROUNDS[index % GROUNDS.length] ?? '--thread'})`} />
+      <path
+        d={MARKS[index] ?? ''}
+        stroke={index % GROUNDS.length === 3 ? 'var(--chalk)' : 'var(--ink)'}
+        strokeWidth={1}
+      />
     </pattern>
   );
 }

@@ -9,14 +9,14 @@ import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { BesidesThePlan } from './BesidesThePlan';
 import { CoverageBar } from './CoverageBar';
-import { CoverageStrip } from './CoverageStrip';
 import css from './KitchenView.module.css';
 import { Locks } from './Locks';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
-import { StepStory } from './StepStory';
 import { WhenSeen } from './WhenSeen';
 
+const CoverageStrip = lazy(() => import('./CoverageStrip'));
+const StepStory = lazy(() => import('./StepStory'));
 const Arrange = lazy(() => import('./Arrange'));
 const MoneyPanel = lazy(() => import('./MoneyPanel'));
 
@@ -86,29 +86,35 @@ function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitche
               onOpen={(order) => setOpen(order === open ? null : order)}
             />
             {step && (
-              <StepStory
-                key={`${step.order}-${step.model ?? step.type}`}
-                step={step}
-                sure={sure}
-                currency={answer.plan.currency}
-                catalogue={catalogue}
-                worker={worker}
-                update={update}
-                onClose={() => setOpen(null)}
-              />
+              <Suspense fallback={null}>
+                <StepStory
+                  key={`${step.order}-${step.model ?? step.type}`}
+                  step={step}
+                  sure={sure}
+                  currency={answer.plan.currency}
+                  catalogue={catalogue}
+                  worker={worker}
+                  update={update}
+                  onClose={() => setOpen(null)}
+                />
+              </Suspense>
             )}
-            <CoverageStrip
-              served={answer.served}
-              plan={answer.plan}
-              ownedFile={kitchen.owned ?? []}
-              models={catalogue}
-              onOpen={setOpen}
-            />
+            <WhenSeen label="What each knife serves" least={190} ready={answer.final}>
+              <Suspense fallback={null}>
+                <CoverageStrip
+                  served={answer.served}
+                  plan={answer.plan}
+                  ownedFile={kitchen.owned ?? []}
+                  models={catalogue}
+                  onOpen={setOpen}
+                />
+              </Suspense>
+            </WhenSeen>
             <BesidesThePlan plan={answer.plan} />
-            <WhenSeen label="What other money would buy" least={360}>
+            <WhenSeen label="What other money would buy" least={360} ready={answer.final}>
               <h2>What other money would buy</h2>
               <Suspense fallback={<p className="faded">One moment…</p>}>
-                {answer.final && <MoneyPanel plan={answer.plan} worker={worker} />}
+                <MoneyPanel plan={answer.plan} final={answer.final} worker={worker} />
               </Suspense>
             </WhenSeen>
           </>

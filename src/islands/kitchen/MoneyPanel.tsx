@@ -15,10 +15,19 @@ Chart.defaults.font.size = 13;
 const points = (share: number) => (share * 100).toFixed(1);
 
 /** What other money would buy: coverage against money with the present plan on it, and the best kit of every size. */
-export default function MoneyPanel({ plan, worker }: { plan: Plan; worker: Remote<KitchenWorker> }) {
+export default function MoneyPanel({
+  plan,
+  final,
+  worker,
+}: {
+  plan: Plan;
+  final: boolean;
+  worker: Remote<KitchenWorker>;
+}) {
   const [view, setView] = useState<MoneyView | null>(null);
   const [sizes, setSizes] = useState<SizeView[]>([]);
   useEffect(() => {
+    if (!final) return;
     let stale = false;
     void (async () => {
       await worker.money(proxy((next) => !stale && setView(next)));
@@ -27,7 +36,7 @@ export default function MoneyPanel({ plan, worker }: { plan: Plan; worker: Remot
     return () => {
       stale = true;
     };
-  }, [plan, worker]);
+  }, [plan, final, worker]);
   const ink = getComputedStyle(document.documentElement);
   const colour = (name: string) => ink.getPropertyValue(name);
   const { currency } = plan;

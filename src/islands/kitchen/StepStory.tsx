@@ -103,7 +103,7 @@ function Actions({ step, update, onClose }: Pick<Props, 'step' | 'update' | 'onC
 }
 
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
-export function StepStory({ step, sure, currency, catalogue, worker, update, onClose }: Props) {
+export default function StepStory({ step, sure, currency, catalogue, worker, update, onClose }: Props) {
   const [task, setTask] = useState<string | null>(null);
   const [parts, setParts] = useState<Explanation | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);

@@ -1,4 +1,4 @@
-import { NativeSelect, Slider, Switch } from '@mantine/core';
+import { NativeSelect, Switch } from '@mantine/core';
 import {
   CATALOGUE_CURRENCY,
   convertMinor,
@@ -64,15 +64,15 @@ export function MoneyQuestions({ kitchen, update }: QuestionProps) {
         />
       </div>
       {total !== null && (
-        <Slider
-          className={css.slider ?? ''}
-          thumbLabel="Budget"
-          label={null}
+        <input
+          type="range"
+          className={css.slider}
+          aria-label="Budget"
           min={0}
           max={most}
           step={step}
           value={Math.min(most, total)}
-          onChange={setTotal}
+          onChange={(e) => setTotal(Number(e.currentTarget.value))}
         />
       )}
       <Switch
