@@ -30,6 +30,25 @@ export const kitchen = pgTable(
   (table) => [index('kitchen_workspace').on(table.workspaceId)],
 );
 
+/** A kitchen as it was or might be, kept beside it: a dated snapshot or a named scenario. */
+export const kept = pgTable(
+  'kept',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    kitchenId: uuid('kitchen_id')
+      .notNull()
+      .references(() => kitchen.id, { onDelete: 'cascade' }),
+    kind: text('kind', { enum: ['snapshot', 'scenario'] }).notNull(),
+    name: text('name').notNull(),
+    document: jsonb('document').$type<KitchenFile>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [index('kept_kitchen').on(table.workspaceId, table.kitchenId)],
+);
+
 /** The shipped catalogue: one invented model a row. */
 export const catalogueModel = pgTable('catalogue_model', {
   id: text('id').primaryKey(),

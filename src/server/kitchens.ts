@@ -15,6 +15,8 @@ export interface StoredKitchen {
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+/** Whether a text can be the id of anything stored. */
+export const isId = (id: string): boolean => UUID.test(id);
 const owned = (workspaceId: string, id: string) => and(eq(kitchen.workspaceId, workspaceId), eq(kitchen.id, id));
 const mine = (workspaceId: string, id: string) => and(owned(workspaceId, id), isNull(kitchen.deletedAt));
 const standing = (workspaceId: string) => and(eq(kitchen.workspaceId, workspaceId), isNull(kitchen.deletedAt));
@@ -32,7 +34,7 @@ export async function listKitchens(workspaceId: string) {
 
 /** One kitchen of this workspace; null when there is none, whoever else may have it. */
 export async function readKitchen(workspaceId: string, id: string): Promise<StoredKitchen | null> {
-  if (!UUID.test(id)) return null;
+  if (!isId(id)) return null;
   const rows = await database().select(fields).from(kitchen).where(mine(workspaceId, id));
   return rows[0] ?? null;
 }
@@ -55,7 +57,7 @@ export async function saveKitchen(
   version: number,
   file: KitchenFile,
 ): Promise<StoredKitchen | 'stale' | null> {
-  if (!UUID.test(id)) return null;
+  if (!isId(id)) return null;
   const rows = await database()
     .update(kitchen)
     .set({ document: file, name: nameOf(file), version: sql`${kitchen.version} + 1`, updatedAt: new Date() })
@@ -67,7 +69,7 @@ export async function saveKitchen(
 
 /** Gives a kitchen another name, whatever version it has; null when there is none here. */
 export async function renameKitchen(workspaceId: string, id: string, name: string): Promise<StoredKitchen | null> {
-  if (!UUID.test(id)) return null;
+  if (!isId(id)) return null;
   const rows = await database()
     .update(kitchen)
     .set({
@@ -83,7 +85,7 @@ export async function renameKitchen(workspaceId: string, id: string, name: strin
 
 /** Puts a kitchen away; it can be had back for {@link KEPT_DAYS} days. False when there is no such kitchen here. */
 export async function deleteKitchen(workspaceId: string, id: string): Promise<boolean> {
-  if (!UUID.test(id)) return false;
+  if (!isId(id)) return false;
   const longAgo = new Date(Date.now() - KEPT_DAYS * 86_400_000);
   await database()
     .delete(kitchen)
@@ -98,7 +100,7 @@ export async function deleteKitchen(workspaceId: string, id: string): Promise<bo
 
 /** Takes a deletion back. False when there is no such kitchen here. */
 export async function restoreKitchen(workspaceId: string, id: string): Promise<boolean> {
-  if (!UUID.test(id)) return false;
+  if (!isId(id)) return false;
   const rows = await database()
     .update(kitchen)
     .set({ deletedAt: null })

@@ -10,6 +10,7 @@ import { explain, prepareTask, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
+import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK, THOROUGH } from '../core/kit/choose';
 import { planFrom, stepsOf } from '../core/kit/plan';
@@ -89,6 +90,11 @@ const kitchenWorker = {
 
   /** The kitchen as the server has it now. */
   fetch: (id: string): Promise<StoredKitchen> => fetchKitchen(id),
+
+  /** Snapshots and scenarios kept beside a kitchen. */
+  keep: (id: string, as: NewlyKept): Promise<void> => keepBeside(id, as),
+  listKept: (id: string): Promise<Kept[]> => listKept(id),
+  dropKept: (id: string, kept: string): Promise<void> => dropKept(id, kept),
 
   /** What was done and undone on an earlier page, when it ended with this kitchen; null otherwise. */
   history(text: string, present: KitchenFile): { past: KitchenFile[]; future: KitchenFile[] } | null {

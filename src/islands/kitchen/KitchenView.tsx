@@ -38,12 +38,12 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
         </Button>
       }
     >
-      {(edits, worker) => <Kitchen edits={edits} worker={worker} />}
+      {(edits, worker) => <Kitchen id={stored.id} edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, sure, catalogue, trouble } = usePlanner(kitchen, worker);
   const stays = sure?.stays ?? null;
@@ -95,6 +95,7 @@ function Kitchen({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitche
                   catalogue={catalogue}
                   worker={worker}
                   update={update}
+                  onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
                   onClose={() => setOpen(null)}
                 />
               </Suspense>

@@ -20,6 +20,8 @@ interface Props {
   catalogue: Map<string, BladeModel>;
   worker: Remote<KitchenWorker>;
   update: Update;
+  /** Told what is about to be done, so that the kitchen as it was is kept. */
+  onDone: (name: string) => void;
   onClose: () => void;
 }
 
@@ -50,14 +52,23 @@ const DONE: Record<PlanStep['action'], string> = {
   retire: 'I gave it away',
 };
 
+const BEFORE: Record<PlanStep['action'], string> = {
+  buy: 'bought',
+  tool: 'got',
+  sharpen: 'sharpened',
+  repair: 'repaired',
+  retire: 'gave away',
+};
+
 /** The day here, as YYYY-MM-DD. */
 const today = () => new Date().toLocaleDateString('sv-SE');
 
 /** What can be done with a step: carried out, demanded, or kept out of the plan. */
-function Actions({ step, update, onClose }: Pick<Props, 'step' | 'update' | 'onClose'>) {
+function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update' | 'onDone' | 'onClose'>) {
   const { action, owned, model, type } = step;
   const done = () => {
     onClose();
+    onDone(`Before: ${BEFORE[action]} ${step.name}`.slice(0, 80));
     update((k) => {
       if (action === 'retire') return owned === undefined ? k : givenAway(k, owned);
       return action === 'sharpen' || action === 'repair' ? putRight(k, step, today()) : bought(k, step, today());
@@ -103,7 +114,7 @@ function Actions({ step, update, onClose }: Pick<Props, 'step' | 'update' | 'onC
 }
 
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
-export default function StepStory({ step, sure, currency, catalogue, worker, update, onClose }: Props) {
+export default function StepStory({ step, sure, currency, catalogue, worker, update, onDone, onClose }: Props) {
   const [task, setTask] = useState<string | null>(null);
   const [parts, setParts] = useState<Explanation | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -132,7 +143,7 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
           Close
         </button>
       </div>
-      <Actions step={step} update={update} onClose={onClose} />
+      <Actions step={step} update={update} onDone={onDone} onClose={onClose} />
       <div className={css.columns}>
         <div className={css.why}>
           <ul className={css.reasons}>

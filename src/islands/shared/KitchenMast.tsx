@@ -8,6 +8,8 @@ const VIEWS = [
   { id: 'cutting', path: '/cutting', name: 'What gets cut' },
   { id: 'drawer', path: '/drawer', name: 'Drawer' },
   { id: 'plan', path: '', name: 'Plan' },
+  { id: 'schools', path: '/schools', name: 'Schools' },
+  { id: 'what-if', path: '/what-if', name: 'What if' },
   { id: 'match', path: '/match', name: 'Match' },
   { id: 'compare', path: '/compare', name: 'Compare' },
 ] as const;

@@ -1,0 +1,190 @@
+import { Button } from '@mantine/core';
+import { proxy, type Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import type { SchoolView } from '../../workers/argue';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { MiniRoll } from '../shared/MiniRoll';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { useCatalogue } from '../shared/useCatalogue';
+import { money, percent, taskName } from '../shared/words';
+import { DISAGREEMENTS, isTaken, takeSide } from './disagreements';
+import css from './SchoolsView.module.css';
+
+/** Every school of thought on this kitchen, side by side, and the standing disagreements as settings. */
+export default function SchoolsView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="schools">
+      {(edits, worker) => <Schools edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+type Boxes = Awaited<ReturnType<KitchenWorker['boxes']>>;
+
+function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { catalogue, trouble } = useCatalogue(worker);
+  const [schools, setSchools] = useState<SchoolView[]>([]);
+  const [boxes, setBoxes] = useState<Boxes>([]);
+  useEffect(() => {
+    if (!catalogue) return;
+    let stale = false;
+    const told: SchoolView[] = [];
+    void (async () => {
+      await worker.schools(
+        kitchen,
+        proxy((school) => {
+          if (stale) return;
+          told.push(school);
+          // the old answers stay until the new one of the same school is there
+          setSchools((before) => [...told, ...before.filter((b) => !told.some((t) => t.id === b.id))]);
+        }),
+      );
+      if (stale) return;
+      const verdicts = await worker.boxes(kitchen);
+      if (!stale) setBoxes(verdicts);
+    })();
+    return () => {
+      stale = true;
+    };
+  }, [catalogue, kitchen, worker]);
+  const taken = kitchen.limits?.school ?? 'free';
+  const currency = kitchen.currency ?? 'EUR';
+
+  return (
+    <main id="main" className={css.page}>
+      <h1>Schools of thought</h1>
+      <p className={css.lead}>
+        People who know the work disagree. Each school’s rule is run here on your own cutting, hand, board and money;
+        read what its supporters hold beside what it comes to for you.
+      </p>
+      {trouble && <p role="alert">{trouble}</p>}
+      {catalogue && schools.length > 0 ? (
+        <ul className={css.schools}>
+          {schools.map((school) => (
+            <School
+              key={school.id}
+              school={school}
+              catalogue={catalogue}
+              taken={school.id === taken}
+              onTake={() => update((k) => ({ ...k, limits: { ...k.limits, school: school.id } }))}
+            />
+          ))}
+        </ul>
+      ) : (
+        !trouble && <p className="faded">Asking every school…</p>
+      )}
+
+      <section className={css.part} aria-labelledby="disagreements">
+        <h2 id="disagreements">Standing disagreements</h2>
+        <p>Take a side, or leave it to the numbers. Each is a setting of the plan.</p>
+        <ul className={css.disagreements}>
+          {DISAGREEMENTS.map((each) => (
+            <li key={each.question}>
+              <h3>{each.question}</h3>
+              <div className={css.sides} role="group" aria-label={each.question}>
+                {each.sides.map((side) => (
+                  <button
+                    key={side.name}
+                    type="button"
+                    className={css.side}
+                    aria-pressed={isTaken(side, kitchen)}
+                    disabled={!side.set && !side.never}
+                    onClick={() => update((k) => takeSide(each, side, k))}
+                  >
+                    <b>{side.name}</b>
+                    <span>{side.holds}</span>
+                  </button>
+                ))}
+              </div>
+            </li>
+          ))}
+        </ul>
+      </section>
+
+      <section className={css.part} aria-labelledby="boxes">
+        <h2 id="boxes">Sets against singles</h2>
+        <p>A set is worth it only when it costs less than the pieces wanted of it, bought one by one.</p>
+        <div className={css.scroll} tabIndex={0} role="region" aria-label="Sets against singles">
+          <table className={css.boxes}>
+            <thead>
+              <tr>
+                <th scope="col">Set</th>
+                <th scope="col">Price</th>
+                <th scope="col">Wanted of it</th>
+                <th scope="col">Those singly</th>
+                <th scope="col">Would lie idle</th>
+                <th scope="col">Verdict</th>
+              </tr>
+            </thead>
+            <tbody>
+              {boxes.map((box) => (
+                <tr key={box.id}>
+                  <th scope="row">
+                    {box.name}, {box.maker}
+                  </th>
+                  <td className="figure">{money(box.price, currency)}</td>
+                  <td>{box.wanted.join(', ') || 'nothing'}</td>
+                  <td className="figure">{money(box.wantedPrice, currency)}</td>
+                  <td>{box.idle.join(', ') || 'nothing'}</td>
+                  <td>{box.wins ? <b>the set wins</b> : 'singles win'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+    </main>
+  );
+}
+
+function School({
+  school: { name, rule, holds, plan, owned },
+  catalogue,
+  taken,
+  onTake,
+}: {
+  school: SchoolView;
+  catalogue: Map<string, BladeModel>;
+  taken: boolean;
+  onTake: () => void;
+}) {
+  const reached = plan.steps.reduce((most, s) => Math.max(most, s.coverageAfter), plan.coverage.now);
+  const struggling = plan.unserved.slice(0, 3).map(({ task }) => taskName(task).toLowerCase());
+  return (
+    <li className={css.school} data-taken={taken || undefined}>
+      <h2>{name}</h2>
+      <p className="faded">{rule}</p>
+      <MiniRoll plan={plan} owned={owned} catalogue={catalogue} />
+      <dl className={css.figures}>
+        <div>
+          <dt>Done well</dt>
+          <dd className="figure">{percent(reached)}</dd>
+        </div>
+        <div>
+          <dt>Price</dt>
+          <dd className="figure">{money(plan.spent, plan.currency)}</dd>
+        </div>
+        <div>
+          <dt>A year</dt>
+          <dd className="figure">{money(Math.round(plan.costPerYear), plan.currency)}</dd>
+        </div>
+      </dl>
+      <p className={css.struggles}>
+        {struggling.length > 0
+          ? `Struggles: ${struggling.join(', ')}${plan.unserved.length > 3 ? ` and ${plan.unserved.length - 3} more` : ''}.`
+          : 'Nothing struggles.'}
+      </p>
+      <p>{holds}</p>
+      {taken ? (
+        <p className={css.yours}>Your plan follows this.</p>
+      ) : (
+        <Button size="xs" variant="default" onClick={onTake} aria-label={`Plan by: ${name}`}>
+          Plan by this
+        </Button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,189 @@
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+
+/** One side of a standing disagreement: what it holds, and what the kitchen file says when it is taken. */
+export interface Side {
+  name: string;
+  holds: string;
+  /** Blade types and tools this side leaves out. */
+  never?: string[];
+  set?: (file: KitchenFile) => KitchenFile;
+  taken?: (file: KitchenFile) => boolean;
+}
+export interface Disagreement {
+  question: string;
+  sides: [Side, Side, ...Side[]];
+}
+
+const limit = (change: NonNullable<KitchenFile['limits']>) => (file: KitchenFile) => ({
+  ...file,
+  limits: { ...file.limits, ...change },
+});
+const habit = (change: NonNullable<KitchenFile['habits']>) => (file: KitchenFile) => ({
+  ...file,
+  habits: { ...file.habits, ...change },
+});
+
+/** Where people who know the work disagree, with both reasons; each is a setting of the plan. */
+export const DISAGREEMENTS: Disagreement[] = [
+  {
+    question: 'Paring knife or peeler',
+    sides: [
+      { name: 'Peeler', holds: 'It peels thinner and faster, in any hand.', never: ['paring', 'peeling-curved'] },
+      {
+        name: 'Paring knife',
+        holds: 'It also cores, hulls and trims; one thing less in the drawer.',
+        never: ['peeler'],
+      },
+    ],
+  },
+  {
+    question: 'Petty or paring knife',
+    sides: [
+      { name: 'Petty', holds: 'Long enough for the board, small enough for the hand.', never: ['paring'] },
+      { name: 'Paring', holds: 'Work in the hand wants a short blade; the board has its own knife.', never: ['petty'] },
+    ],
+  },
+  {
+    question: 'A utility knife',
+    sides: [
+      { name: 'Yes', holds: 'For sandwiches, tomatoes and lunch it is the one that is picked up.', never: [] },
+      {
+        name: 'No',
+        holds: 'Too long for the hand and too short for the board: the petty or the chef’s knife does it.',
+        never: ['utility', 'tomato'],
+      },
+    ],
+  },
+  {
+    question: 'Bread',
+    sides: [
+      { name: 'Serrated', holds: 'Teeth bite through crust whatever their age.', never: [] },
+      { name: 'Keen plain edge', holds: 'A long keen edge leaves no crumbs and can be sharpened.', never: ['bread'] },
+    ],
+  },
+  {
+    question: 'Taking fish apart',
+    sides: [
+      { name: 'Deba', holds: 'Weight for heads and bones, a flat face to ride along the backbone.', never: ['fillet'] },
+      {
+        name: 'Flexible fillet knife',
+        holds: 'It follows any bone, asks no single-bevel skill and costs less.',
+        never: ['deba'],
+      },
+    ],
+  },
+  {
+    question: 'Taking birds apart',
+    sides: [
+      {
+        name: 'Poultry knife',
+        holds: 'A stiff pointed wedge finds the joint and does not slip.',
+        never: ['boning-flexible', 'boning-stiff'],
+      },
+      { name: 'Boning knife', holds: 'Narrow and cheap, and it does meat as well.', never: ['honesuki', 'garasuki'] },
+    ],
+  },
+  {
+    question: 'Handle',
+    sides: [
+      {
+        name: 'Western',
+        holds: 'Full tang, weight in the hand, sure when wet.',
+        set: limit({ handle: 'western' }),
+        taken: (k) => k.limits?.handle === 'western',
+      },
+      {
+        name: 'Japanese',
+        holds: 'Light, so the blade leads; it can be replaced.',
+        set: limit({ handle: 'japanese' }),
+        taken: (k) => k.limits?.handle === 'japanese',
+      },
+    ],
+  },
+  {
+    question: 'Length',
+    sides: [
+      {
+        name: 'Long',
+        holds: 'Fewer strokes, straighter cuts, more food at once.',
+        set: limit({ lengthSchool: 'long' }),
+        taken: (k) => k.limits?.lengthSchool === 'long',
+      },
+      {
+        name: 'Moderate',
+        holds: 'What hand and board ask for, no more.',
+        set: limit({ lengthSchool: 'moderate' }),
+        taken: (k) => k.limits?.lengthSchool === 'moderate',
+      },
+      {
+        name: 'Nimble',
+        holds: 'A short blade goes where it is looked at.',
+        set: limit({ lengthSchool: 'nimble' }),
+        taken: (k) => k.limits?.lengthSchool === 'nimble',
+      },
+    ],
+  },
+  {
+    question: 'Between sharpenings',
+    sides: [
+      {
+        name: 'Steel rod',
+        holds: 'Quick, kind to soft steel.',
+        set: habit({ honing: 'steel' }),
+        taken: (k) => k.habits?.honing === 'steel',
+      },
+      {
+        name: 'Ceramic rod',
+        holds: 'Fine enough for hard steel, takes a little off.',
+        set: habit({ honing: 'ceramic' }),
+        taken: (k) => k.habits?.honing === 'ceramic',
+      },
+      {
+        name: 'Strop',
+        holds: 'Takes next to nothing off and leaves the keenest edge.',
+        set: habit({ honing: 'strop' }),
+        taken: (k) => k.habits?.honing === 'strop',
+      },
+    ],
+  },
+  {
+    question: 'Sharpening',
+    sides: [
+      {
+        name: 'Own stones',
+        holds: 'The best edge, when one likes the work.',
+        set: habit({ sharpening: 'stones' }),
+        taken: (k) => k.habits?.sharpening === 'stones',
+      },
+      {
+        name: 'A professional',
+        holds: 'Right every time, twice a year.',
+        set: habit({ sharpening: 'professional' }),
+        taken: (k) => k.habits?.sharpening === 'professional',
+      },
+      {
+        name: 'Pull-through',
+        holds: 'A minute at the drawer; it eats steel and never gets very keen.',
+        set: habit({ sharpening: 'pull-through' }),
+        taken: (k) => k.habits?.sharpening === 'pull-through',
+      },
+    ],
+  },
+];
+
+/** Whether a side is taken: all it leaves out is left out, or the setting is its own. */
+export function isTaken(side: Side, file: KitchenFile): boolean {
+  if (side.taken) return side.taken(file);
+  const never = file.limits?.never ?? [];
+  return (side.never ?? []).length > 0 && (side.never ?? []).every((id) => never.includes(id));
+}
+
+/** Takes a side and lets the others of its question go; taking the one already taken lets it go too. */
+export function takeSide({ sides }: Disagreement, side: Side, file: KitchenFile): KitchenFile {
+  if (side.set) return side.set(file);
+  const theirs = sides.flatMap((s) => s.never ?? []);
+  const rest = (file.limits?.never ?? []).filter((id) => !theirs.includes(id));
+  const never = isTaken(side, file) ? rest : [...rest, ...(side.never ?? [])];
+  const must = file.limits?.must?.filter((id) => !never.includes(id));
+  return { ...file, limits: { ...file.limits, must, never: never.length > 0 ? never : undefined } };
+}

@@ -1,0 +1,215 @@
+import { Button, TextInput } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useCallback, useEffect, useState } from 'react';
+import type { Kept } from '../../client/kept';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { Argued } from '../../workers/argue';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Questions } from '../kitchen/questions/Questions';
+import { changesBetween } from '../shared/changes';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { MiniRoll } from '../shared/MiniRoll';
+import { useCatalogue } from '../shared/useCatalogue';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { money, percent } from '../shared/words';
+import css from './WhatIfView.module.css';
+
+/** A scratch copy of the kitchen in which anything can be changed, beside the kitchen as it is; scenarios and snapshots to compare with. */
+export default function WhatIfView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="what-if">
+      {(edits, worker) => <WhatIf id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+/** A kitchen planned in the background; the last answer stays until the next. */
+function usePlan(kitchen: KitchenFile, worker: Remote<KitchenWorker>, ready: boolean): Argued | null {
+  const [argued, setArgued] = useState<Argued | null>(null);
+  useEffect(() => {
+    if (!ready) return;
+    let stale = false;
+    const timer = setTimeout(() => void worker.beside(kitchen).then((answer) => !stale && setArgued(answer)), 40);
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
+  }, [kitchen, worker, ready]);
+  return argued;
+}
+
+function useKept(id: string, worker: Remote<KitchenWorker>) {
+  const [kept, setKept] = useState<Kept[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const told = useCallback((error: unknown) => setTrouble(error instanceof Error ? error.message : String(error)), []);
+  const read = useCallback(() => worker.listKept(id).then(setKept, told), [id, told, worker]);
+  useEffect(() => void read(), [read]);
+  return {
+    kept,
+    trouble,
+    keep: (kind: Kept['kind'], name: string, kitchen: KitchenFile) =>
+      worker.keep(id, { kind, name, kitchen }).then(read, told),
+    drop: (which: string) => worker.dropKept(id, which).then(read, told),
+  };
+}
+
+function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { catalogue, trouble } = useCatalogue(worker);
+  const [scratch, setScratch] = useState<KitchenFile | null>(null);
+  const [name, setName] = useState('');
+  const store = useKept(id, worker);
+  const other = scratch ?? kitchen;
+  const now = usePlan(kitchen, worker, catalogue !== null);
+  const then = usePlan(other, worker, catalogue !== null);
+  const changes = now && then && scratch ? changesBetween(now.plan, then.plan) : [];
+
+  return (
+    <div className={css.page}>
+      <aside className={css.questions} aria-label="The scratch copy’s questions">
+        <p className={css.note}>A scratch copy: nothing here touches your kitchen until you keep it.</p>
+        <Questions
+          kitchen={other}
+          update={(change) => setScratch((s) => change(s ?? kitchen))}
+          length={then?.plan.lengthWanted ?? null}
+        />
+      </aside>
+      <main id="main" className={css.main}>
+        <h1>What if…</h1>
+        <p>
+          Change anything on the left: the diet, a second cook, the board, the money. Both kits are shown to one scale.
+        </p>
+        {trouble && <p role="alert">{trouble}</p>}
+        {catalogue && now && then ? (
+          <>
+            <div className={css.pair}>
+              <Side title="As it is" argued={now} catalogue={catalogue} />
+              <Side title={scratch ? 'As it would be' : 'The same, so far'} argued={then} catalogue={catalogue} />
+            </div>
+            <section className={css.changes} aria-live="polite" aria-label="Differences">
+              <h2>What is different</h2>
+              {changes.length > 0 ? (
+                <ul>
+                  {changes.map((change) => (
+                    <li key={change}>{change}</li>
+                  ))}
+                </ul>
+              ) : (
+                <p className="faded">{scratch ? 'The plan stays as it is.' : 'Nothing yet.'}</p>
+              )}
+            </section>
+            <div className={css.actions}>
+              <Button
+                size="sm"
+                disabled={!scratch}
+                onClick={() => {
+                  if (!scratch) return;
+                  update(() => scratch);
+                  setScratch(null);
+                }}
+              >
+                Keep it: this is my kitchen now
+              </Button>
+              <Button size="sm" variant="default" disabled={!scratch} onClick={() => setScratch(null)}>
+                Throw it away
+              </Button>
+            </div>
+            <form
+              className={css.naming}
+              onSubmit={(e) => {
+                e.preventDefault();
+                void store.keep(scratch ? 'scenario' : 'snapshot', name.trim() || 'Unnamed', other);
+                setName('');
+              }}
+            >
+              <TextInput
+                label={scratch ? 'Name this scenario' : 'Name a snapshot of today'}
+                placeholder={scratch ? 'if we ate no meat' : 'before the new board'}
+                maxLength={80}
+                value={name}
+                onChange={(e) => setName(e.currentTarget.value)}
+              />
+              <Button type="submit" size="sm" variant="default">
+                {scratch ? 'Keep the scenario' : 'Keep the snapshot'}
+              </Button>
+            </form>
+          </>
+        ) : (
+          !trouble && <p className="faded">Planning both…</p>
+        )}
+        {store.trouble && <p role="alert">{store.trouble}</p>}
+        <section aria-labelledby="kept">
+          <h2 id="kept">Kept scenarios and snapshots</h2>
+          {store.kept.length === 0 ? (
+            <p className="faded">None yet. Buying, sharpening or giving away keeps a snapshot by itself.</p>
+          ) : (
+            <ul className={css.kept}>
+              {store.kept.map((each) => (
+                <li key={each.id}>
+                  <span>
+                    <b>{each.name}</b>{' '}
+                    <span className="faded">
+                      {each.kind}, {new Date(each.createdAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+                    </span>
+                  </span>
+                  <Button
+                    size="xs"
+                    variant="default"
+                    aria-label={`Compare with ${each.name}`}
+                    onClick={() => {
+                      setScratch(each.kitchen);
+                      scrollTo({ top: 0 });
+                    }}
+                  >
+                    Compare
+                  </Button>
+                  <Button
+                    size="xs"
+                    variant="subtle"
+                    color="gray"
+                    className={css.drop ?? ''}
+                    aria-label={`Delete ${each.name}`}
+                    onClick={() => void store.drop(each.id)}
+                  >
+                    Delete
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </section>
+      </main>
+    </div>
+  );
+}
+
+function Side({
+  title,
+  argued: { plan, owned },
+  catalogue,
+}: {
+  title: string;
+  argued: Argued;
+  catalogue: Map<string, BladeModel>;
+}) {
+  return (
+    <section className={css.side} aria-label={title}>
+      <h2>{title}</h2>
+      <MiniRoll plan={plan} owned={owned} catalogue={catalogue} />
+      <p>
+        <b className="figure">{percent(plan.coverage.all)}</b> done well for{' '}
+        <b className="figure">{money(plan.spent, plan.currency)}</b>, from{' '}
+        <span className="figure">{percent(plan.coverage.now)}</span> today
+      </p>
+      <ol className={css.steps}>
+        {plan.steps.map((s) => (
+          <li key={s.order}>
+            {s.name} <span className="faded">{s.need}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

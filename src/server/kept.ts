@@ -1,0 +1,43 @@
+import { and, desc, eq } from 'drizzle-orm';
+import type { KitchenFile } from '../core/formats/kitchenFile';
+import { kept } from '../db/schema';
+import { database } from './database';
+import { isId, readKitchen } from './kitchens';
+
+/** Most snapshots and scenarios of one kitchen. */
+export const MAX_KEPT = 60;
+
+const of = (workspaceId: string, kitchenId: string) =>
+  and(eq(kept.workspaceId, workspaceId), eq(kept.kitchenId, kitchenId));
+
+/** What is kept beside a kitchen, newest first; null when there is no such kitchen here. */
+export async function listKept(workspaceId: string, kitchenId: string) {
+  if (!(await readKitchen(workspaceId, kitchenId))) return null;
+  return database()
+    .select({ id: kept.id, kind: kept.kind, name: kept.name, createdAt: kept.createdAt, kitchen: kept.document })
+    .from(kept)
+    .where(of(workspaceId, kitchenId))
+    .orderBy(desc(kept.createdAt));
+}
+
+/** Keeps a kitchen file beside a kitchen. `full` when there are {@link MAX_KEPT} already; null when there is no such kitchen here. */
+export async function keepBeside(
+  workspaceId: string,
+  kitchenId: string,
+  { kind, name, kitchen }: { kind: 'snapshot' | 'scenario'; name: string; kitchen: KitchenFile },
+): Promise<'kept' | 'full' | null> {
+  if (!(await readKitchen(workspaceId, kitchenId))) return null;
+  if ((await database().$count(kept, of(workspaceId, kitchenId))) >= MAX_KEPT) return 'full';
+  await database().insert(kept).values({ workspaceId, kitchenId, kind, name, document: kitchen });
+  return 'kept';
+}
+
+/** False when there was nothing of that id here. */
+export async function dropKept(workspaceId: string, kitchenId: string, id: string): Promise<boolean> {
+  if (!isId(kitchenId) || !isId(id)) return false;
+  const gone = await database()
+    .delete(kept)
+    .where(and(of(workspaceId, kitchenId), eq(kept.id, id)))
+    .returning({ id: kept.id });
+  return gone.length > 0;
+}
