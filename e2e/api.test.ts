@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
 import { z } from 'zod';
+import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
 import { address } from './support';
 
 const stored = z.object({
@@ -132,4 +133,25 @@ test('copies, new names and second thoughts stay within the workspace', async ()
   expect((await send(`/api/kitchens/${id}`, 'PATCH', { deleted: false }, mine)).status).toBe(204);
   const back = stored.parse(await (await fetch(`${address}/api/kitchens/${id}`, { headers: { cookie: mine } })).json());
   expect(back.kitchen.name).toBe('Quay');
+});
+
+test('snapshots and scenarios are kept beside their kitchen, for its workspace alone', async () => {
+  const [mine, theirs] = [await newCookie(), await newCookie()];
+  const { id, kitchen } = await made(mine);
+  const at = `/api/kitchens/${id}/kept`;
+  const body = { kind: 'scenario', name: 'No meat', kitchen: { ...kitchen, avoids: ['meat'] } };
+  expect((await send(at, 'POST', body, theirs)).status).toBe(404);
+  expect((await send(at, 'POST', { ...body, kind: 'dream' }, mine)).status).toBe(422);
+  expect((await send(at, 'POST', { ...body, kitchen: { ...kitchen, tools: ['sword'] } }, mine)).status).toBe(422);
+  expect((await send(at, 'POST', body, mine)).status).toBe(201);
+  const read = async (cookie: string) => fetch(`${address}${at}`, { headers: { cookie } });
+  const kept = z
+    .object({ kept: z.array(z.object({ id: z.string(), name: z.string(), kitchen: kitchenFileSchema })) })
+    .parse(await (await read(mine)).json()).kept;
+  expect(kept.map((k) => [k.name, k.kitchen.avoids])).toEqual([['No meat', ['meat']]]);
+  expect((await read(theirs)).status).toBe(404);
+  const one = `${at}/${kept[0]?.id ?? ''}`;
+  expect((await send(one, 'DELETE', '', theirs)).status).toBe(404);
+  expect((await send(one, 'DELETE', '', mine)).status).toBe(204);
+  expect((await send(one, 'DELETE', '', mine)).status).toBe(404);
 });

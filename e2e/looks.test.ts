@@ -9,6 +9,8 @@ const OF_A_KITCHEN = [
   '/cooks',
   '/cutting',
   '/drawer',
+  '/schools',
+  '/what-if',
   '/match',
   '/blades/tidewrack-deba-165',
   '/compare?blades=oskavel-gyuto-210,oskavel-nakiri-165',

@@ -172,6 +172,13 @@ function School({
           <dd className="figure">{money(Math.round(plan.costPerYear), plan.currency)}</dd>
         </div>
       </dl>
+      {plan.warnings
+        .filter((warning) => warning.includes('asked for'))
+        .map((warning) => (
+          <p key={warning} className={css.struggles}>
+            {warning}
+          </p>
+        ))}
       <p className={css.struggles}>
         {struggling.length > 0
           ? `Struggles: ${struggling.join(', ')}${plan.unserved.length > 3 ? ` and ${plan.unserved.length - 3} more` : ''}.`

@@ -28,7 +28,7 @@ export const DISAGREEMENTS: Disagreement[] = [
   {
     question: 'Paring knife or peeler',
     sides: [
-      { name: 'Peeler', holds: 'It peels thinner and faster, in any hand.', never: ['paring', 'peeling-curved'] },
+      { name: 'Peeler', holds: 'It peels thinner and faster, in any hand.', never: ['paring', 'birds-beak'] },
       {
         name: 'Paring knife',
         holds: 'It also cores, hulls and trims; one thing less in the drawer.',
@@ -50,7 +50,7 @@ export const DISAGREEMENTS: Disagreement[] = [
       {
         name: 'No',
         holds: 'Too long for the hand and too short for the board: the petty or the chef’s knife does it.',
-        never: ['utility', 'tomato'],
+        never: ['utility', 'serrated-utility'],
       },
     ],
   },

@@ -1,0 +1,148 @@
+import type { Page } from 'puppeteer-core';
+import { expect, test } from 'vitest';
+import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
+import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+
+const browser = await testBrowser();
+const button = (page: Page, name: string) => page.waitForSelector(`xpath///main//button[normalize-space(.)="${name}"]`);
+const fileOf = async (page: Page, id: string) =>
+  kitchenFileSchema.parse(
+    await page.evaluate(async (url) => (await fetch(url)).json() as Promise<unknown>, `/api/kitchens/${id}/file`),
+  );
+const openSample = async (page: Page, name: string) => {
+  await page.goto(address);
+  await pressAndGo(page, name);
+  await settled(page);
+  return { url: page.url(), id: page.url().split('/').at(-1) ?? '' };
+};
+const openStep = async (page: Page, order: number) => {
+  const all = await page.$$('section[aria-label="Your knife roll"] button');
+  await all[order - 1]?.click();
+  await page.waitForSelector('section[aria-labelledby="story"]');
+};
+
+test('a step is swapped, excluded, put in another order with its cost told, bought, and the plan goes on from there', async () => {
+  const { page, errors } = await visitor(browser);
+  const { url, id } = await openSample(page, 'Millrace');
+  const first = (await pockets(page))[0];
+
+  // a runner-up takes the first step's place
+  await openStep(page, 1);
+  await (await page.waitForSelector('section[aria-labelledby="story"] [aria-label^="Take "]'))?.click();
+  await page.waitForSelector('[aria-label^="Let go: Must have"]');
+  await settled(page);
+  const swappedIn = (await fileOf(page, id)).limits;
+  expect([swappedIn?.must?.length, swappedIn?.never?.length]).toEqual([1, 1]);
+  expect((await pockets(page))[0]).not.toBe(first);
+  await page.click('[aria-label^="Let go: Must have"]');
+  await page.waitForSelector('[aria-label^="Let go: Never"]');
+  await page.click('[aria-label^="Let go: Never"]');
+  await page.waitForFunction(() => !document.querySelector('[aria-label^="Let go"]'));
+  await settled(page);
+  expect((await pockets(page))[0]).toBe(first);
+
+  // the order by keys, and what it costs
+  await (await button(page, 'Change the order'))?.click();
+  const later = await page.waitForSelector('ol[aria-label="Order of the steps"] li:first-child [aria-label$=" later"]');
+  await later?.focus();
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('The order is yours'));
+  await settled(page);
+  expect(await textOf(page, 'main')).toMatch(/gives up \d+\.\d points|It costs nothing/);
+  expect((await pockets(page))[0]).not.toBe(first);
+  await (await button(page, 'Let the plan decide'))?.click();
+  await page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('The order is yours'));
+  await settled(page);
+
+  // bought: in the drawer with its day and price, the money is less, a snapshot is kept
+  const money = (await fileOf(page, id)).budget?.total ?? 0;
+  await openStep(page, 1);
+  await (await button(page, 'I bought it'))?.click();
+  await page.waitForFunction(
+    (was) =>
+      document.querySelectorAll('section[aria-label="Your knife roll"] li').length > 0 &&
+      !document.querySelector('section[aria-labelledby="story"]') &&
+      was,
+    {},
+    true,
+  );
+  await settled(page);
+  const after = await fileOf(page, id);
+  const knife = after.owned?.at(-1);
+  expect(knife?.boughtOn).toMatch(/^\d{4}-\d\d-\d\d$/);
+  expect((after.budget?.total ?? 0) + (knife?.paid ?? 0)).toBeCloseTo(money, 2);
+  expect(await textOf(page, 'section[aria-label="Your knife roll"]')).toContain('Keep, keen');
+  await page.goto(`${url}/what-if`);
+  await page.waitForSelector('[aria-label^="Compare with Before: bought"]');
+  await page.click('[aria-label^="Compare with Before: bought"]');
+  await page.waitForFunction(() => document.querySelector('[aria-label="Differences"] li') !== null);
+  expect(errors).toEqual([]);
+});
+
+test('what each serves and what other money would buy come when scrolled to, with every size proven and the doubt counted', async () => {
+  const { page, errors } = await visitor(browser);
+  await openSample(page, 'Saltstair');
+  await page.evaluate(() => document.querySelector('section[aria-label="What each knife serves"]')?.scrollIntoView());
+  await page.waitForSelector('section[aria-labelledby="strip"] rect');
+  expect(await page.$$eval('section[aria-labelledby="strip"] details li', (all) => all.length)).toBeGreaterThan(20);
+  await page.evaluate(() =>
+    document.querySelector('section[aria-label="What other money would buy"]')?.scrollIntoView(),
+  );
+  await page.waitForFunction(
+    () => document.querySelectorAll('section[aria-label="What other money would buy"] tbody tr').length >= 7,
+  );
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('section[aria-label="What other money would buy"] tbody tr')].every((r) =>
+      r.textContent?.includes('proven best'),
+    ),
+  );
+  expect(await textOf(page, 'section[aria-label="What other money would buy"]')).toMatch(/The bend lies at/);
+  await openStep(page, 1);
+  await page.waitForFunction(() =>
+    /\d+ of 100/.test(document.querySelector('section[aria-labelledby="story"]')?.textContent ?? ''),
+  );
+  expect(errors).toEqual([]);
+});
+
+test('ten schools side by side, one taken over with a click; a disagreement taken; a set judged', async () => {
+  const { page, errors } = await visitor(browser);
+  const { url, id } = await openSample(page, 'Saltstair');
+  await page.goto(`${url}/schools`);
+  await page.waitForFunction(() => document.querySelectorAll('main ul:first-of-type > li h2').length === 10);
+  expect(await page.$$eval('main li svg', (all) => all.length)).toBeGreaterThanOrEqual(9);
+  await page.click('[aria-label="Plan by: The classic three"]');
+  await page.waitForFunction(() => document.querySelector('[data-taken] h2')?.textContent === 'The classic three');
+  await (await page.waitForSelector('xpath///button[.//b[text()="Petty"]]'))?.click();
+  await page.waitForSelector('xpath///button[@aria-pressed="true"][.//b[text()="Petty"]]');
+  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  expect((await fileOf(page, id)).limits).toMatchObject({ school: 'classic-three', never: ['paring'] });
+  await page.waitForFunction(() => /the set wins|singles win/.test(document.querySelector('table')?.textContent ?? ''));
+  expect(errors).toEqual([]);
+});
+
+test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown away, taken up again and kept', async () => {
+  const { page, errors } = await visitor(browser);
+  const { url, id } = await openSample(page, 'Saltstair');
+  await page.goto(`${url}/what-if`);
+  await page.waitForSelector('section[aria-label="As it is"] svg');
+  await (await page.waitForSelector('xpath///aside//label[normalize-space(.)="Fish"]'))?.click();
+  await page.waitForSelector('section[aria-label="As it would be"]');
+  await page.waitForFunction(() => document.querySelectorAll('[aria-label="Differences"] li').length > 0);
+  expect((await fileOf(page, id)).avoids).not.toContain('fish');
+  await page.type('input[placeholder="if we ate no meat"]', 'Without fish');
+  await (await button(page, 'Keep the scenario'))?.click();
+  await page.waitForSelector('[aria-label="Compare with Without fish"]');
+  await (await button(page, 'Throw it away'))?.click();
+  await page.waitForSelector('section[aria-label="The same, so far"]');
+  await page.click('[aria-label="Compare with Without fish"]');
+  await page.waitForSelector('section[aria-label="As it would be"]');
+  await (await button(page, 'Keep it: this is my kitchen now'))?.click();
+  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await page.waitForFunction(
+    () => document.querySelector<HTMLButtonElement>('[aria-label^="Undo"]')?.disabled === false,
+  );
+  expect((await fileOf(page, id)).avoids).toContain('fish');
+  await page.click('[aria-label="Delete Without fish"]');
+  await page.waitForFunction(() => !document.querySelector('[aria-label="Delete Without fish"]'));
+  expect(errors).toEqual([]);
+});
