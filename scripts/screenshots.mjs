@@ -29,6 +29,9 @@ const PICTURES = [
     sample: 'Millrace',
     act: openPage('drawer', '[aria-label="Length of the edge"]'),
   },
+  { name: 'argued', view: WIDE, sample: 'Saltstair', act: scrollToStrip },
+  { name: 'schools', view: WIDE, sample: 'Saltstair', act: openPage('schools', '[data-taken] svg') },
+  { name: 'what-if', view: WIDE, sample: 'Saltstair', act: openWhatIf },
   { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
   { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
@@ -57,6 +60,29 @@ function openPage(name, shows) {
     await page.waitForSelector(shows);
     await new Promise((resolve) => setTimeout(resolve, 1500));
   };
+}
+
+async function scrollToStrip(page) {
+  for (const name of ['What each knife serves', 'What other money would buy']) {
+    await page.$eval(`section[aria-label="${name}"]`, (e) => e.scrollIntoView());
+    await page.waitForNetworkIdle();
+  }
+  await page.waitForFunction(
+    () => document.querySelectorAll('section[aria-label="What other money would buy"] tbody tr').length >= 7,
+  );
+  await page.$eval('section[aria-label="What each knife serves"]', (e) =>
+    scrollTo(0, e.getBoundingClientRect().top + scrollY - 110),
+  );
+  await new Promise((resolve) => setTimeout(resolve, 800));
+}
+
+async function openWhatIf(page) {
+  await openPage('what-if', 'section[aria-label="As it is"] svg')(page);
+  const fish = await page.waitForSelector('xpath///aside//label[normalize-space(.)="Fish"]');
+  await fish.click();
+  await page.waitForSelector('[aria-label="Differences"] li');
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  await page.evaluate(() => scrollTo(0, 0));
 }
 
 async function openMatch(page) {
