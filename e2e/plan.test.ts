@@ -106,7 +106,7 @@ test('ten schools side by side, one taken over with a click; a disagreement take
   await page.goto(`${url}/schools`);
   await page.waitForFunction(() => document.querySelectorAll('main ul:first-of-type > li h2').length === 10);
   expect(await page.$$eval('main li svg', (all) => all.length)).toBeGreaterThanOrEqual(9);
-  await page.click('[aria-label="Plan by: The classic three"]');
+  await page.click('[aria-label="Plan by this: The classic three"]');
   await page.waitForFunction(() => document.querySelector('[data-taken] h2')?.textContent === 'The classic three');
   await (await page.waitForSelector('xpath///button[.//b[text()="Petty"]]'))?.click();
   await page.waitForSelector('xpath///button[@aria-pressed="true"][.//b[text()="Petty"]]');

@@ -265,7 +265,10 @@ test('a list of knives is refused with its faults and taken over whole', async (
   const { page } = await visitor(browser);
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/drawer`);
-  await (await page.waitForSelector('xpath///summary[contains(., "Many at once")]'))?.click();
+  const many = await page.waitForSelector('xpath///summary[contains(., "Many at once")]');
+  // pressed with the keyboard: the page may still be settling under a pointer
+  await many?.focus();
+  await page.keyboard.press('Enter');
   await page.waitForSelector('details[open] textarea');
   const put = async (text: string) => {
     await page.$eval('textarea', (e) => e.select());

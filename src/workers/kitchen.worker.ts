@@ -13,6 +13,7 @@ import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK, THOROUGH } from '../core/kit/choose';
+import { planWithOffers } from '../core/kit/offers';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import { proveBest } from '../core/kit/sizes';
 import { servedBy, type Served } from '../core/kit/strip';
@@ -21,6 +22,8 @@ import { layOut, type Workbench } from '../core/kit/workbench';
 
 let models: BladeModel[] = [];
 let bench: Workbench | null = null;
+/** The bench the last thorough plan stands on: with a set bought whole where that pays. */
+let planned: Workbench | null = null;
 let asked = 0;
 
 /** Lets waiting messages in: a newer question comes before an older one's details. */
@@ -32,6 +35,7 @@ const argue = () => import('./argue');
 
 function benchFor(file: KitchenFile): Workbench {
   bench = layOut(file, reference, models, undefined, bench);
+  planned = null;
   return bench;
 }
 
@@ -141,14 +145,15 @@ const kitchenWorker = {
     const mine = asked;
     await inSlices(slices);
     if (mine !== asked || !proof) return null;
-    const plan = planFrom(on, { perturbed: 0, effort: THOROUGH, proof });
-    return { plan, served: servedBy(on, stepsOf(on, plan)) };
+    const { plan, bench: stands } = planWithOffers(on, { perturbed: 0, effort: THOROUGH, proof });
+    planned = stands;
+    return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },
 
   /** How often each step stays under small changes, a share per step, told as the runs go; null when a newer question has come. */
   async sure(plan: Plan, runs: number, tell: (done: number, stayed: number[]) => void): Promise<number[] | null> {
     if (!bench) return null;
-    const doubt = new Doubt(bench, stepsOf(bench, plan));
+    const doubt = new Doubt(planned ?? bench, stepsOf(planned ?? bench, plan));
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();

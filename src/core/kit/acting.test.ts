@@ -9,7 +9,8 @@ import { bought, demanded, excluded, givenAway, inOrder, putRight, released, ste
 import { bestBox, judgeBox, shareOut } from './boxes';
 import { QUICK } from './choose';
 import { frontier, knee } from './frontier';
-import { planFrom, planKitchen, stepsOf } from './plan';
+import { planKitchen } from './offers';
+import { planFrom, stepsOf } from './plan';
 import { servedBy } from './strip';
 import { boxesOf, layOut } from './workbench';
 
@@ -120,6 +121,33 @@ describe('sets', () => {
     const verdict = judgeBox(box, Math.round(twelve.reduce((sum, p) => sum + p.priceMinor, 0) * 0.6), twelve, buys);
     expect(verdict.wins).toBe(false);
     expect(verdict.idle).toHaveLength(extra.length);
+  });
+
+  test('a set on sale of exactly what the plan wants, at a fifth less, is what the plan buys; one that is dearer or larger is not', () => {
+    const file = fileOf({ budget: { total: 300 }, limits: { maxKnives: 3 } });
+    const none = { ...reference, sets: new Map() };
+    const alone = planKitchen(file, none, shippedModels, { perturbed: 0 });
+    const pieces = alone.steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : []));
+    expect(pieces.length).toBeGreaterThanOrEqual(3);
+    const singly = pieces.reduce((sum, id) => sum + (shippedModels.find((m) => m.id === id)?.priceMinor ?? 0), 0);
+    const offered = (more: string[], share: number) => {
+      const box = {
+        id: 'on-sale',
+        name: 'On sale',
+        maker: 'Oskavel',
+        pieces: [...pieces, ...more],
+        priceMinor: Math.round(singly * share),
+      };
+      return planKitchen(file, { ...reference, sets: new Map([[box.id, box]]) }, shippedModels, { perturbed: 0 });
+    };
+    const won = offered([], 0.8);
+    expect(won.spent).toBeCloseTo(alone.spent - (singly - Math.round(singly * 0.8)) / 100, 6);
+    expect(won.coverage.all).toBeGreaterThanOrEqual(alone.coverage.all);
+    expect(won.steps.filter((s) => s.because.some((b) => b.includes('the set On sale')))).toHaveLength(pieces.length);
+    expect(offered([], 1.05)).toEqual(alone);
+    expect(offered(['ploverdale-carving-220', 'ploverdale-boning-stiff-150', 'quillback-slicer-310'], 0.95)).toEqual(
+      alone,
+    );
   });
 
   test('the boxed-set school buys one set whole at its price, or nothing where none is affordable', () => {

@@ -21,6 +21,8 @@ export interface Candidate {
   /** Index into the owned knives that this step puts right. */
   owned: number | null;
   priceMinor: number;
+  /** The set it is bought in, at its share of the price. */
+  inSet?: { name: string; maker: string; priceMinor: number; pieces: number };
   scores: Float64Array;
   rows: Float64Array;
 }

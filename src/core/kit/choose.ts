@@ -312,9 +312,9 @@ export interface Chosen {
  * The kit to aim for: the best coverage within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
  * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target.
  * Greedy filling from several starts with exchange improvement, and the kit of an exact search where one has been made; deterministic. The
- * coverage aimed at is as certain as that search; that no cheaper kit reaches it is not proven.
+ * coverage aimed at is as certain as that search, and no lower than `atLeast` where that can be reached; that no cheaper kit reaches it is not proven.
  */
-export function chooseKit(whole: Problem, effort: Effort, proof?: Proof): Chosen {
+export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, atLeast = 0): Chosen {
   const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
   let found = chooser
@@ -330,7 +330,11 @@ export function chooseKit(whole: Problem, effort: Effort, proof?: Proof): Chosen
   if (proof) found.push({ choice: proof.choice, value: proof.value });
   const reached = Math.max(...found.map((kit) => kit.value));
   // never below what is covered already, so that spending is not undone to less than nothing
-  const target = Math.max(wholePoint(reached - LEFT_IN_THE_PURSE), chooser.value(chooser.empty()));
+  const target = Math.max(
+    wholePoint(reached - LEFT_IN_THE_PURSE),
+    Math.min(reached, atLeast),
+    chooser.value(chooser.empty()),
+  );
   const trimmed = found
     .filter((kit) => kit.value >= target - EPSILON)
     .map(({ choice }) => {

@@ -94,7 +94,7 @@ function holds(problem: Problem, proof: ReturnType<typeof solved>) {
 
 describe('the best kit by bound and branch is the best kit by a general solver', () => {
   for (const { name, count, alike, from } of [
-    { name: 'problems of chance, with copies, care, budgets and required places', count: 180, alike: false, from: 1 },
+    { name: 'problems of chance, with copies, care, budgets and required places', count: 210, alike: false, from: 1 },
     { name: 'families of near-equal knives', count: 90, alike: true, from: 5000 },
   ])
     test(`${count} ${name}`, () => {
@@ -134,7 +134,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
         fits: fits.length > 12 ? fits.filter((i) => i % 3 === tried % 3) : fits,
         required,
       }));
-      for (const size of [3, 4, 6]) {
+      for (const size of [3, 6]) {
         const part = ofSize({ ...problem, places: thinned }, size);
         const best = bestByProgram(asProgram(part));
         const proof = solved(part);
@@ -145,7 +145,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
         holds(part, proof);
       }
     }
-    expect(tried).toBeGreaterThanOrEqual(30);
+    expect(tried).toBeGreaterThanOrEqual(20);
   });
 });
 

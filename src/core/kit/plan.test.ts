@@ -6,7 +6,7 @@ import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { anyKitchen } from '../testing/arbitrary';
-import { planKitchen } from './plan';
+import { planKitchen } from './offers';
 
 const head = { format: 'scabbard.kitchen', version: 1 } as const;
 const plan = (file: Partial<KitchenFile>, models: readonly BladeModel[] = shippedModels): Plan =>

@@ -1,19 +1,15 @@
-import type { BladeModel } from '../blade/schema';
-import type { KitchenFile } from '../formats/kitchenFile';
 import { SCHOOL_IDS } from '../formats/kitchenWords';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
 import { costPerYearMinor } from '../money/costPerYear';
-import type { Reference } from '../reference';
 import { SHARPENING_COST, toolScores, type Candidate } from './candidates';
 import { Chooser, chooseKit, NEED_GAIN, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
 import type { Proof } from './exact';
 import { bestOrder } from './order';
-import { proveBest, toTheEnd } from './sizes';
 import { Doubt } from './sure';
 import { DONE_WELL, isGeneral, lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
 import { warningsFor } from './warnings';
-import { layOut, type Workbench } from './workbench';
+import type { Workbench } from './workbench';
 
 /** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
 export const GENERAL_FIRST_WITHIN = 0.9;
@@ -29,6 +25,8 @@ export interface PlanOptions {
   effort?: Effort;
   /** What an exact search found, when one has been made. */
   proof?: Proof;
+  /** Coverage already promised that the plan must keep if it can, 0–1. */
+  atLeast?: number;
 }
 
 /** Best score so far per task, over owned knives, owned tools and the steps taken. Dull rows give way to sharpened ones. */
@@ -127,7 +125,7 @@ function isNeed(
 }
 
 function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
-  if (step.action !== 'buy') return [];
+  if (step.action !== 'buy' || step.inSet) return [];
   const { budgetMinor } = bench.problem;
   // by place, not by identity: of a knife bought twice only one copy is given up
   const place = steps.indexOf(step);
@@ -322,7 +320,12 @@ function saveUp(
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, promised, unmet } = chooseKit(problem, options.effort ?? THOROUGH, options.proof);
+  const { choice, value, promised, unmet } = chooseKit(
+    problem,
+    options.effort ?? THOROUGH,
+    options.proof,
+    options.atLeast,
+  );
   const chosen = candidatesOf(bench, choice);
   const valueOf = coverageOf(bench);
   const { steps: inOrder, orderCosts } = ordered(bench, valueOf, chosen);
@@ -385,15 +388,4 @@ export function stepsOf(bench: Workbench, plan: Plan): Candidate[] {
     );
     return found ? [found] : [];
   });
-}
-
-/** Reads nothing, writes nothing: kitchen in, plan out. Throws FaultyInput when the file names something unknown. */
-export function planKitchen(
-  file: KitchenFile,
-  reference: Reference,
-  models: readonly BladeModel[],
-  options: PlanOptions,
-): Plan {
-  const bench = layOut(file, reference, models, options.school);
-  return planFrom(bench, { ...options, proof: toTheEnd(proveBest(bench.problem)) });
 }

@@ -186,7 +186,7 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
                       <Button
                         size="compact-sm"
                         variant="default"
-                        aria-label={`Take ${other?.name ?? model} instead`}
+                        aria-label={`Take it: ${other?.name ?? model}`}
                         onClick={() => update((k) => swapped(k, step.model ?? '', model))}
                       >
                         Take it

@@ -188,7 +188,7 @@ function School({
       {taken ? (
         <p className={css.yours}>Your plan follows this.</p>
       ) : (
-        <Button size="xs" variant="default" onClick={onTake} aria-label={`Plan by: ${name}`}>
+        <Button size="xs" variant="default" onClick={onTake} aria-label={`Plan by this: ${name}`}>
           Plan by this
         </Button>
       )}
