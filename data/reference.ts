@@ -6,6 +6,7 @@ import steels from './steels.json';
 import tasks from './tasks.json';
 import tools from './tools.json';
 import types from './types.json';
+import volumes from './volumes.json';
 
 /** The shipped trade knowledge, parsed once. */
-export const reference = readReference({ types, steels, tasks, dishes, cuisines, tools, sets });
+export const reference = readReference({ types, steels, tasks, dishes, cuisines, tools, sets, volumes });

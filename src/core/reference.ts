@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bladeTypeSchema, steelSchema, type BladeType, type Steel } from './blade/schema';
 import { cuisineSchema, dishSchema, toolSchema, type Cuisine, type Dish, type Tool } from './cutting/dish';
 import { taskSchema, type Task } from './cutting/task';
-import { boxSchema, type BoxedSet } from './kit/boxes';
+import { boxSchema, volumeSchema, type BoxedSet, type VolumeOffer } from './kit/boxes';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
 export interface Reference {
@@ -14,6 +14,8 @@ export interface Reference {
   tools: Map<string, Tool>;
   /** Sets sold whole. */
   sets: Map<string, BoxedSet>;
+  /** Makers that take something off from so many knives on. */
+  volumes: VolumeOffer[];
 }
 
 const byId = <T extends { id: string }>(rows: T[]) => new Map(rows.map((row) => [row.id, row]));
@@ -28,5 +30,6 @@ export function readReference(raw: Record<keyof Reference, unknown>): Reference 
     cuisines: byId(z.array(cuisineSchema).parse(raw.cuisines)),
     tools: byId(z.array(toolSchema).parse(raw.tools)),
     sets: byId(z.array(boxSchema).parse(raw.sets)),
+    volumes: z.array(volumeSchema).parse(raw.volumes),
   };
 }

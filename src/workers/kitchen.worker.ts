@@ -153,7 +153,7 @@ const kitchenWorker = {
   /** How often each step stays under small changes, a share per step, told as the runs go; null when a newer question has come. */
   async sure(plan: Plan, runs: number, tell: (done: number, stayed: number[]) => void): Promise<number[] | null> {
     if (!bench) return null;
-    const doubt = new Doubt(planned ?? bench, stepsOf(planned ?? bench, plan));
+    const doubt = new Doubt(bench, stepsOf(planned ?? bench, plan));
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();

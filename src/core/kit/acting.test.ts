@@ -125,7 +125,7 @@ describe('sets', () => {
 
   test('a set on sale of exactly what the plan wants, at a fifth less, is what the plan buys; one that is dearer or larger is not', () => {
     const file = fileOf({ budget: { total: 300 }, limits: { maxKnives: 3 } });
-    const none = { ...reference, sets: new Map() };
+    const none = { ...reference, sets: new Map(), volumes: [] };
     const alone = planKitchen(file, none, shippedModels, { perturbed: 0 });
     const pieces = alone.steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : []));
     expect(pieces.length).toBeGreaterThanOrEqual(3);
@@ -138,7 +138,7 @@ describe('sets', () => {
         pieces: [...pieces, ...more],
         priceMinor: Math.round(singly * share),
       };
-      return planKitchen(file, { ...reference, sets: new Map([[box.id, box]]) }, shippedModels, { perturbed: 0 });
+      return planKitchen(file, { ...none, sets: new Map([[box.id, box]]) }, shippedModels, { perturbed: 0 });
     };
     const won = offered([], 0.8);
     expect(won.spent).toBeCloseTo(alone.spent - (singly - Math.round(singly * 0.8)) / 100, 6);
@@ -148,6 +148,27 @@ describe('sets', () => {
     expect(offered(['ploverdale-carving-220', 'ploverdale-boning-stiff-150', 'quillback-slicer-310'], 0.95)).toEqual(
       alone,
     );
+  });
+
+  test('a volume price is taken when the basket reaches it anyway and never costs more than singles', () => {
+    const file = fileOf({ budget: { total: 300 } });
+    const none = { ...reference, sets: new Map(), volumes: [] };
+    const alone = planKitchen(file, none, shippedModels, { perturbed: 0 });
+    const one = fileOf({ budget: { total: 300 }, limits: { maker: 'Quillback Supply' } });
+    const singles = planKitchen(one, none, shippedModels, { perturbed: 0 });
+    const knives = singles.steps.filter((s) => s.action === 'buy');
+    expect(knives.length).toBeGreaterThanOrEqual(3);
+    const volume = (off: number, from = 3) => ({ ...none, volumes: [{ maker: 'Quillback Supply', from, off }] });
+    const cheaper = planKitchen(one, volume(0.2), shippedModels, { perturbed: 0 });
+    expect(cheaper.spent).toBeLessThan(singles.spent);
+    expect(cheaper.coverage.all).toBe(singles.coverage.all);
+    expect(cheaper.steps.some((s) => s.because.some((b) => b.includes('20% off')))).toBe(true);
+    for (const off of [0.02, 0.1, 0.4]) {
+      const plan = planKitchen(file, volume(off, 4), shippedModels, { perturbed: 0 });
+      expect(plan.spent).toBeLessThanOrEqual(alone.spent);
+      expect(plan.coverage.all).toBe(alone.coverage.all);
+    }
+    expect(planKitchen(one, volume(0.2, 12), shippedModels, { perturbed: 0 })).toEqual(singles);
   });
 
   test('the boxed-set school buys one set whole at its price, or nothing where none is affordable', () => {

@@ -12,6 +12,14 @@ export const boxSchema = z.strictObject({
 });
 export type BoxedSet = z.infer<typeof boxSchema>;
 
+/** So many knives of one maker or more in one basket: a share off each. */
+export const volumeSchema = z.strictObject({
+  maker: z.string(),
+  from: z.number().int().min(2).max(12),
+  off: z.number().min(0).max(0.9),
+});
+export type VolumeOffer = z.infer<typeof volumeSchema>;
+
 /**
  * Splits a set's price over its pieces in proportion to what they cost singly, exact to the minor unit: what rounding leaves goes to
  * the largest remainders, earlier pieces first.

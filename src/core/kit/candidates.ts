@@ -21,8 +21,10 @@ export interface Candidate {
   /** Index into the owned knives that this step puts right. */
   owned: number | null;
   priceMinor: number;
-  /** The set it is bought in, at its share of the price. */
-  inSet?: { name: string; maker: string; priceMinor: number; pieces: number };
+  /** The offer its price rests on, in a sentence. */
+  offer?: string;
+  /** It comes in a set or not at all: nothing can take its place alone. */
+  inSet?: boolean;
   scores: Float64Array;
   rows: Float64Array;
 }

@@ -25,6 +25,8 @@ export interface PlanOptions {
   effort?: Effort;
   /** What an exact search found, when one has been made. */
   proof?: Proof;
+  /** The bench whose doubts count, where this one is bound by an offer. */
+  doubtOn?: Workbench;
   /** Coverage already promised that the plan must keep if it can, 0–1. */
   atLeast?: number;
 }
@@ -332,7 +334,7 @@ export function planFrom(bench: Workbench, options: Omit<PlanOptions, 'school'>)
   const steps = inOrder.map(({ step }) => step);
   const planned = inOrder.map(({ step, need }, i) => stepOf(bench, valueOf, step, steps.slice(0, i), steps, need));
   if (options.perturbed > 0) {
-    const doubt = new Doubt(bench, steps);
+    const doubt = new Doubt(options.doubtOn ?? bench, steps);
     for (let run = 0; run < options.perturbed; run++) doubt.run();
     const stayed = doubt.stayed();
     planned.forEach((step, i) => (step.stays = round(stayed[i] ?? 0, 2)));

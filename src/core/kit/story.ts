@@ -2,7 +2,6 @@ import { FIT } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { explain } from '../fit/score';
 import type { LengthBand } from '../fit/wantedLength';
-import { showMoney } from '../money/currency';
 import type { Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
@@ -84,12 +83,7 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
   }
   if (step.action === 'sharpen' || step.action === 'repair')
     sentences.push('It is already yours: putting the edge right costs little and gives this back.');
-  if (step.inSet) {
-    const { name, maker, priceMinor, pieces } = step.inSet;
-    sentences.push(
-      `Comes in the set ${name}, ${maker}: ${showMoney(priceMinor, bench.kitchen.currency)} for its ${pieces} pieces, less than they cost singly; the price here is its share.`,
-    );
-  }
+  if (step.offer) sentences.push(step.offer);
   if (step.action === 'buy') sentences.push(...steelWords(bench, step));
   return sentences;
 }
