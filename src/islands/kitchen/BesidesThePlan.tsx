@@ -13,7 +13,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** What stands beside the roll: work still badly served, cautions, the length wanted, and what was taken for granted. */
-export function BesidesThePlan({ plan }: { plan: Plan }) {
+export default function BesidesThePlan({ plan }: { plan: Plan }) {
   const { unserved, warnings, assumed, lengthWanted, proof } = plan;
   return (
     <div className={css.grid}>

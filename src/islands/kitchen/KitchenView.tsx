@@ -3,20 +3,21 @@ import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
 import { lazy, Suspense, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
-import { BesidesThePlan } from './BesidesThePlan';
 import { CoverageBar } from './CoverageBar';
 import css from './KitchenView.module.css';
-import { Locks } from './Locks';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { WhenSeen } from './WhenSeen';
 
 const CoverageStrip = lazy(() => import('./CoverageStrip'));
 const StepStory = lazy(() => import('./StepStory'));
+const BesidesThePlan = lazy(() => import('./BesidesThePlan'));
+const Locks = lazy(() => import('./Locks'));
 const Arrange = lazy(() => import('./Arrange'));
 const MoneyPanel = lazy(() => import('./MoneyPanel'));
 
@@ -43,6 +44,12 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
+/** Whether anything was decided by hand. */
+function isArgued({ limits }: KitchenFile): boolean {
+  const { must = [], never = [], order = [] } = limits ?? {};
+  return must.length + never.length + order.length > 0;
+}
+
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, sure, catalogue, trouble } = usePlanner(kitchen, worker);
@@ -66,7 +73,11 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
           <>
             <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
             <div className={css.tools}>
-              <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
+              {isArgued(kitchen) && (
+                <Suspense fallback={null}>
+                  <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
+                </Suspense>
+              )}
               <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
                 {arranging ? 'Done arranging' : 'Change the order'}
               </Button>
@@ -111,7 +122,11 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
                 />
               </Suspense>
             </WhenSeen>
-            <BesidesThePlan plan={answer.plan} />
+            <WhenSeen label="Beside the plan" least={320} ready={answer.final}>
+              <Suspense fallback={null}>
+                <BesidesThePlan plan={answer.plan} />
+              </Suspense>
+            </WhenSeen>
             <WhenSeen label="What other money would buy" least={360} ready={answer.final}>
               <h2>What other money would buy</h2>
               <Suspense fallback={<p className="faded">One moment…</p>}>

@@ -8,14 +8,13 @@ import { typeName } from '../shared/words';
 import css from './Locks.module.css';
 
 /** What was demanded, excluded or put in order by hand, each to be let go again. */
-export function Locks({
+export default function Locks({
   kitchen,
   update,
   plan,
   catalogue,
 }: QuestionProps & { plan: Plan; catalogue: Map<string, BladeModel> }) {
   const { must = [], never = [], order = [] } = kitchen.limits ?? {};
-  if (must.length + never.length + order.length === 0) return null;
   const nameOf = (id: string) => catalogue.get(id)?.name ?? typeName(id);
   const chips = [
     ...must.map((id) => ({ id, words: `Must have: ${nameOf(id)}` })),
