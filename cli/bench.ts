@@ -109,18 +109,17 @@ const answers = median(() => {
     undefined,
     mill,
   );
-  planFrom(again, { perturbed: 0, effort: QUICK });
+  planFrom(again, { effort: QUICK });
 });
 console.log(`first answer after a change of money: ${answers.toFixed(1)} ms`);
 const rethought = median(() => {
   planFrom(layOut({ format: 'scabbard.kitchen', version: 1 }, reference, shippedModels), {
-    perturbed: 0,
     effort: QUICK,
   });
 });
 console.log(`first answer after a change of cooking or cook: ${rethought.toFixed(1)} ms`);
 
-const plan = planFrom(mill, { perturbed: 0 });
+const plan = planFrom(mill);
 const [, doubted] = timed(() => {
   const doubt = new Doubt(mill, stepsOf(mill, plan));
   for (let run = 0; run < PERTURBED; run++) doubt.run();
@@ -140,7 +139,7 @@ const many = Array.from({ length: 600 }, (_, i) => {
   };
 });
 const [large, laid] = timed(() => layOut({ ...kitchens[0], format: 'scabbard.kitchen', version: 1 }, reference, many));
-const [, quick] = timed(() => planFrom(large, { perturbed: 0, effort: QUICK }));
+const [, quick] = timed(() => planFrom(large, { effort: QUICK }));
 const began = performance.now();
 const search = proveBest(large.problem);
 let state = search.next();
@@ -151,6 +150,6 @@ console.log(
 
 globalThis.gc?.();
 const before = process.memoryUsage().heapUsed;
-for (let i = 0; i < 1000; i++) planFrom(mill, { perturbed: 0, effort: QUICK });
+for (let i = 0; i < 1000; i++) planFrom(mill, { effort: QUICK });
 globalThis.gc?.();
 console.log(`heap after 1000 plans: ${((process.memoryUsage().heapUsed - before) / 1e6).toFixed(1)} MB more`);

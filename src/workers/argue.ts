@@ -5,9 +5,11 @@ import type { KitchenFile } from '../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../core/formats/kitchenWords';
 import type { Plan } from '../core/formats/planFile';
 import { judgeBox, type BoxVerdict } from '../core/kit/boxes';
-import { QUICK, THOROUGH } from '../core/kit/choose';
+import { QUICK } from '../core/kit/choose';
 import { frontier, knee } from '../core/kit/frontier';
+import { planProven } from '../core/kit/offers';
 import { planFrom, stepsOf } from '../core/kit/plan';
+import type { SchoolId } from '../core/kit/schools';
 import { bestOfEverySize } from '../core/kit/sizes';
 import { boxesOf, layOut, type Workbench } from '../core/kit/workbench';
 import { fromMinor } from '../core/money/currency';
@@ -20,17 +22,18 @@ export interface Argued {
   owned: BladeModel[];
 }
 
-const argued = (bench: Workbench, effort = QUICK): Argued => ({
-  plan: planFrom(bench, { perturbed: 0, effort }),
+/** A kitchen laid out, planned as its own plan is: proven, offers and all. */
+const argued = (bench: Workbench): Argued => ({
+  plan: planProven(bench).plan,
   owned: bench.owned.map((knife) => knife.blade.blade),
 });
 
 /** Any kitchen planned beside the present one. */
 export const planBeside = (file: KitchenFile, models: readonly BladeModel[]): Argued =>
-  argued(layOut(file, reference, models), THOROUGH);
+  argued(layOut(file, reference, models));
 
 export interface SchoolView extends Argued {
-  id: (typeof SCHOOL_IDS)[number];
+  id: SchoolId;
   name: string;
   rule: string;
   holds: string;
@@ -50,11 +53,10 @@ export function* schoolsOf(file: KitchenFile, bench: Workbench): Generator<Schoo
 export function boxVerdicts(
   bench: Workbench,
 ): (Omit<BoxVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
-  const { kitchen, loads, tasks, cooks, models } = bench;
-  const steps = stepsOf(bench, planFrom(bench, { perturbed: 0, effort: QUICK }));
-  const inMoney = (minor: number) => fromMinor(minor, kitchen.currency);
-  return boxesOf(kitchen, models, reference, loads, tasks, cooks)
-    .map(({ box, pieces, priceMinor }) => judgeBox(box, priceMinor, pieces, steps))
+  const steps = stepsOf(bench, planFrom(bench, { effort: QUICK }));
+  const inMoney = (minor: number) => fromMinor(minor, bench.kitchen.currency);
+  return boxesOf(bench)
+    .map((offer) => judgeBox(offer, steps))
     .sort((a, b) => b.wanted.length - a.wanted.length || a.idle.length - b.idle.length || a.priceMinor - b.priceMinor)
     .map(({ priceMinor, wantedMinor, ...rest }) => ({
       ...rest,

@@ -12,7 +12,7 @@ import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
-import { QUICK, THOROUGH } from '../core/kit/choose';
+import { QUICK } from '../core/kit/choose';
 import { planWithOffers } from '../core/kit/offers';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import { proveBest } from '../core/kit/sizes';
@@ -39,17 +39,15 @@ function benchFor(file: KitchenFile): Workbench {
   return bench;
 }
 
-/** Runs slices of work, telling each result, until they end or a newer question has come; the last result, or null when it was stopped. */
-async function inSlices<T>(work: Iterator<T, unknown>, tell?: (part: T) => unknown): Promise<T | null> {
+/** Runs slices of work, telling each, until they end or a newer question has come. What they come to, or null when stopped. */
+async function inSlices<T, R>(work: Generator<T, R>, tell?: (part: T) => unknown): Promise<R | null> {
   const mine = asked;
-  let last: T | null = null;
   for (;;) {
     await breathe();
     if (mine !== asked) return null;
     const next = work.next();
-    if (next.done) return last;
-    last = next.value;
-    void tell?.(last);
+    if (next.done) return next.value;
+    void tell?.(next.value);
   }
 }
 
@@ -120,7 +118,7 @@ const kitchenWorker = {
     asked++;
     const began = performance.now();
     const on = benchFor(file);
-    const plan = planFrom(on, { perturbed: 0, effort: QUICK });
+    const plan = planFrom(on, { effort: QUICK });
     return {
       plan,
       served: servedBy(on, stepsOf(on, plan)),
@@ -133,19 +131,9 @@ const kitchenWorker = {
   async thorough(): Promise<{ plan: Plan; served: Served[] } | null> {
     if (!bench) return null;
     const on = bench;
-    let proof: Parameters<typeof planFrom>[1]['proof'];
-    const proving = proveBest(on.problem);
-    const slices: Iterator<unknown> = {
-      next: () => {
-        const next = proving.next();
-        proof = next.value;
-        return next;
-      },
-    };
-    const mine = asked;
-    await inSlices(slices);
-    if (mine !== asked || !proof) return null;
-    const { plan, bench: stands } = planWithOffers(on, { perturbed: 0, effort: THOROUGH, proof });
+    const proof = await inSlices(proveBest(on.problem));
+    if (!proof) return null;
+    const { plan, bench: stands } = planWithOffers(on, { proof });
     planned = stands;
     return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },
@@ -159,9 +147,9 @@ const kitchenWorker = {
         doubt.run();
         yield run;
       }
+      return doubt.stayed();
     }
-    const done = await inSlices(again(), (run) => run % 20 === 0 && tell(run, doubt.stayed()));
-    return done === null ? null : doubt.stayed();
+    return inSlices(again(), (run) => run % 20 === 0 && tell(run, doubt.stayed()));
   },
 
   /** Any kitchen planned beside the present one. */

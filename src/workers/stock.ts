@@ -79,7 +79,7 @@ export function matchOf(bench: Workbench): MatchTable {
   const load = new Map(loads.map((l) => [l.task.id, l]));
   const tasks = [...reference.tasks.values()];
   const blades = allBlades(bench);
-  const steps = planFrom(bench, { perturbed: 0, effort: QUICK }).steps;
+  const steps = planFrom(bench, { effort: QUICK }).steps;
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
   const matrix = matchMatrix(
     blades,

@@ -50,3 +50,7 @@ export interface Plan {
   /** Whether the coverage aimed at is proven the best within the limits, and how much more it could be; null before a search. */
   proof: { best: boolean; gap: number | null };
 }
+
+/** Coverage once every step is taken, 0–1: a little above what the plan promises in whole points. */
+export const coverageReached = ({ steps, coverage }: Plan): number =>
+  steps.reduce((most, step) => Math.max(most, step.coverageAfter), coverage.now);

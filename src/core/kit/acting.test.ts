@@ -104,21 +104,24 @@ describe('sets', () => {
 
   test('a big box with four wanted pieces loses to singles, a small one of exactly the wanted pieces at a fifth less wins', () => {
     const bench = benchOf({ budget: { total: 400 } });
-    const steps = stepsOf(bench, planFrom(bench, { perturbed: 0 }));
+    const steps = stepsOf(bench, planFrom(bench));
     const buys = steps.filter((s) => s.action === 'buy').slice(0, 3);
     expect(buys).toHaveLength(3);
     const singly = buys.reduce((sum, b) => sum + b.priceMinor, 0);
     const box = { id: 'exact', name: 'Exact', maker: 'Oskavel', pieces: buys.map((b) => b.id), priceMinor: 1 };
-    const exact = judgeBox(box, Math.round(singly * 0.8), buys, steps);
+    const exact = judgeBox({ box, pieces: buys, priceMinor: Math.round(singly * 0.8) }, steps);
     expect([exact.wins, exact.idle]).toEqual([true, []]);
     expect(exact.wantedMinor).toBe(singly);
-    const boxed = boxesOf(bench.kitchen, shippedModels, reference, bench.loads, bench.tasks, bench.cooks);
+    const boxed = boxesOf(bench);
     const extra = boxed
       .flatMap(({ pieces }) => pieces)
       .filter((p) => p.type?.role === 'slicer' || p.type?.role === 'butchery')
       .slice(0, 9);
     const twelve = [...buys, ...extra];
-    const verdict = judgeBox(box, Math.round(twelve.reduce((sum, p) => sum + p.priceMinor, 0) * 0.6), twelve, buys);
+    const verdict = judgeBox(
+      { box, pieces: twelve, priceMinor: Math.round(twelve.reduce((sum, p) => sum + p.priceMinor, 0) * 0.6) },
+      buys,
+    );
     expect(verdict.wins).toBe(false);
     expect(verdict.idle).toHaveLength(extra.length);
   });
@@ -171,6 +174,13 @@ describe('sets', () => {
     expect(planKitchen(one, volume(0.2, 12), shippedModels, { perturbed: 0 })).toEqual(singles);
   });
 
+  test('a set keeps the limits too: with one maker asked for, no other maker’s set is bought', () => {
+    const school = { perturbed: 0, school: 'boxed-set' as const };
+    const file = fileOf({ budget: { total: 200 }, limits: { maker: 'Oskavel' } });
+    const { steps } = planKitchen(file, reference, shippedModels, school);
+    expect(new Set(steps.flatMap((s) => s.maker ?? []))).toEqual(new Set(['Oskavel']));
+  });
+
   test('the boxed-set school buys one set whole at its price, or nothing where none is affordable', () => {
     const boxed = planKitchen(fileOf({ budget: { total: 200 } }), reference, shippedModels, {
       perturbed: 0,
@@ -192,7 +202,7 @@ test('the strip shares out the whole weight, and no step serves a task another w
     reference,
     shippedModels,
   );
-  const steps = stepsOf(bench, planFrom(bench, { perturbed: 0, effort: QUICK }));
+  const steps = stepsOf(bench, planFrom(bench, { effort: QUICK }));
   const served = servedBy(bench, steps);
   expect(served.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 9);
   for (const { task, score } of served) {

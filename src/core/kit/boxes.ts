@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Candidate } from './candidates';
+import { kindOfWork, type Candidate } from './candidates';
 import { KitValue, type Demand } from './value';
 
 /** A set sold whole: its pieces by model, its price in EUR minor units. */
@@ -11,6 +11,13 @@ export const boxSchema = z.strictObject({
   priceMinor: z.number().int().positive(),
 });
 export type BoxedSet = z.infer<typeof boxSchema>;
+
+/** A set with its pieces as candidates, and its price in the kitchen's currency. */
+export interface BoxForSale {
+  box: BoxedSet;
+  pieces: Candidate[];
+  priceMinor: number;
+}
 
 /** So many knives of one maker or more in one basket: a share off each. */
 export const volumeSchema = z.strictObject({
@@ -36,6 +43,15 @@ export function shareOut(priceMinor: number, singly: readonly number[]): number[
   return shares;
 }
 
+/** The pieces of a set, each at its share of the set's price. */
+export function atSharedPrice(pieces: readonly Candidate[], priceMinor: number): Candidate[] {
+  const shares = shareOut(
+    priceMinor,
+    pieces.map((p) => p.priceMinor),
+  );
+  return pieces.map((piece, i) => ({ ...piece, priceMinor: shares[i] ?? 0 }));
+}
+
 /** Of the sets within the budget the one that covers most, the cheaper of equals; its pieces as candidates at their share of the price. */
 export function bestBox(
   boxes: readonly { pieces: readonly Candidate[]; priceMinor: number }[],
@@ -52,12 +68,7 @@ export function bestBox(
     const better = !best || value > best.value + 1e-9 || (value > best.value - 1e-9 && priceMinor < best.priceMinor);
     if (better) best = { value, pieces, priceMinor };
   }
-  if (!best) return [];
-  const shares = shareOut(
-    best.priceMinor,
-    best.pieces.map((p) => p.priceMinor),
-  );
-  return best.pieces.map((piece, i) => ({ ...piece, priceMinor: shares[i] ?? 0 }));
+  return best ? atSharedPrice(best.pieces, best.priceMinor) : [];
 }
 
 /** A set weighed against buying only what is wanted of it (handbook 5.4). */
@@ -81,19 +92,13 @@ const STANDS_IN_WITHIN = 30;
  * Judges a set by the plan's purchases: a piece is wanted when it is the kind of knife a step buys, near its length, each step once. The
  * set wins only when it costs less than its wanted pieces bought singly.
  */
-export function judgeBox(
-  box: BoxedSet,
-  priceMinor: number,
-  pieces: readonly Candidate[],
-  steps: readonly Candidate[],
-): BoxVerdict {
+export function judgeBox({ box, pieces, priceMinor }: BoxForSale, steps: readonly Candidate[]): BoxVerdict {
   const open = steps.filter((s) => s.action === 'buy');
-  const kind = (c: Candidate) => (c.type?.role === 'vegetable' ? 'general' : c.type?.role);
   const apart = (a: Candidate, b: Candidate) =>
     Math.abs((a.blade?.blade.lengthMm ?? 0) - (b.blade?.blade.lengthMm ?? 0));
   const wanted = pieces.filter((piece) => {
     const fits = open
-      .filter((s) => kind(s) === kind(piece) && apart(s, piece) <= STANDS_IN_WITHIN)
+      .filter((s) => kindOfWork(s) === kindOfWork(piece) && apart(s, piece) <= STANDS_IN_WITHIN)
       .sort(
         (a, b) =>
           Number(b.type?.id === piece.type?.id) - Number(a.type?.id === piece.type?.id) ||

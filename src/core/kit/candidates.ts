@@ -38,6 +38,12 @@ export interface OwnedKnife {
   rows: Float64Array;
 }
 
+/** The kind of work a candidate is for. General and vegetable knives stand in for each other; tools stand for themselves. */
+export function kindOfWork({ type, id }: Candidate): string {
+  const role = type?.role ?? id;
+  return role === 'vegetable' ? 'general' : role;
+}
+
 /** What a knife costs to put right, EUR minor units per event: trade practice, estimates. */
 export const SHARPENING_COST = {
   professional: 800,
@@ -97,10 +103,9 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
   }
 }
 
-/** Knives that can be bought, in order of id. Table knives are bought one a seat. */
-export function buyable(
+/** Models as knives to be bought, in order of id, whether or not this kitchen has work for them. Table knives are bought one a seat. */
+export function forSale(
   kitchen: Kitchen,
-  loads: readonly TaskLoad[],
   models: readonly BladeModel[],
   reference: Reference,
   tasks: readonly PreparedTask[],
@@ -111,8 +116,7 @@ export function buyable(
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((model) => {
       const type = reference.types.get(model.type);
-      const asked = kitchen.limits.must.includes(model.type) || kitchen.limits.must.includes(model.id);
-      if (!type || !(asked || hasWorkFor(type, loads))) return [];
+      if (!type) return [];
       const blade = bladeTraits(model, reference);
       const scores = scoresOf(blade, tasks, cooks);
       const each = convertMinor(model.priceMinor, model.currency, kitchen.currency);
@@ -130,6 +134,23 @@ export function buyable(
         },
       ];
     });
+}
+
+/** Knives worth buying here: of the models for sale those with work to do, and what the limits ask for by name. */
+export function buyable(
+  kitchen: Kitchen,
+  loads: readonly TaskLoad[],
+  models: readonly BladeModel[],
+  reference: Reference,
+  tasks: readonly PreparedTask[],
+  cooks: readonly CookContext[],
+): Candidate[] {
+  const { must } = kitchen.limits;
+  const wanted = models.filter((model) => {
+    const type = reference.types.get(model.type);
+    return type && (must.includes(model.type) || must.includes(model.id) || hasWorkFor(type, loads));
+  });
+  return forSale(kitchen, wanted, reference, tasks, cooks);
 }
 
 /** The owned knives as they are. An owned model that left the catalogue is taken for a typical blade of its type. */

@@ -39,6 +39,10 @@ export function wholePoint(value: number): number {
   return Math.floor(value / POINT + EPSILON) * POINT;
 }
 
+/** Whether a knife may be bought for a place: tools and sharpenings have places of their own. */
+export const takesKnives = ({ fits }: Place, candidates: readonly Candidate[]): boolean =>
+  fits.some((i) => candidates[i]?.action === 'buy');
+
 const cheapest = (problem: Problem, place: Place) =>
   place.fits.reduce((low, i) => Math.min(low, problem.candidates[i]?.priceMinor ?? Infinity), Infinity);
 
@@ -59,6 +63,7 @@ export function affordable(problem: Problem): { problem: Problem; unmet: number 
 
 export class Chooser {
   private readonly kit: KitValue;
+
   constructor(private readonly problem: Problem) {
     this.kit = new KitValue(problem.demand);
   }

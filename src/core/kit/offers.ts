@@ -1,13 +1,16 @@
 import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
-import type { Plan } from '../formats/planFile';
+import { coverageReached, type Plan } from '../formats/planFile';
 import { showMoney } from '../money/currency';
 import type { Reference } from '../reference';
-import { judgeBox, shareOut, type BoxedSet, type VolumeOffer } from './boxes';
+import { atSharedPrice, judgeBox, type BoxForSale, type VolumeOffer } from './boxes';
 import type { Candidate } from './candidates';
-import { THOROUGH, type Effort, type Place } from './choose';
-import { planFrom, stepsOf, type PlanOptions } from './plan';
+import { takesKnives, type Effort, type Place } from './choose';
+import type { Proof } from './exact';
+import { planFrom, stepsOf } from './plan';
+import type { SchoolId } from './schools';
 import { proveBest, toTheEnd } from './sizes';
+import { Doubt } from './sure';
 import { boxesOf, layOut, type Workbench } from './workbench';
 
 /** Gives up as many open knife places as there are required ones put in their stead; null when there are too few. */
@@ -16,26 +19,21 @@ function withRequired(
   required: readonly Place[],
   candidates: readonly Candidate[],
 ): Place[] | null {
-  const open = places.filter((place) => !place.required && place.fits.some((i) => candidates[i]?.action === 'buy'));
+  const open = places.filter((place) => !place.required && takesKnives(place, candidates));
   if (open.length < required.length) return null;
   const given = new Set(open.slice(0, required.length));
   return [...required, ...places.filter((place) => !given.has(place))];
 }
 
 /** The bench with a set bought whole: its pieces stand in required places at their share of its price. */
-export function withBox(
-  bench: Workbench,
-  { box, pieces, priceMinor }: { box: BoxedSet; pieces: readonly Candidate[]; priceMinor: number },
-): Workbench | null {
+export function withBox(bench: Workbench, { box, pieces, priceMinor }: BoxForSale): Workbench | null {
   const { problem, kitchen } = bench;
   const candidates = [...problem.candidates];
-  const singly = pieces.map((p) => p.priceMinor);
-  const shares = shareOut(priceMinor, singly);
   const offer = `Comes in the set ${box.name}, ${box.maker}: ${showMoney(priceMinor, kitchen.currency)} for its ${pieces.length} pieces, less than they cost singly; the price here is its share.`;
-  const indices = pieces.map((piece, i) => {
+  const indices = atSharedPrice(pieces, priceMinor).map((piece) => {
     const single = candidates.findIndex((c) => c.id === piece.id);
     const at = single < 0 ? candidates.length : single;
-    candidates[at] = { ...piece, priceMinor: shares[i] ?? 0, offer, inSet: true };
+    candidates[at] = { ...piece, offer, inSet: true };
     return at;
   });
   // a piece is had in the set or not at all
@@ -65,48 +63,49 @@ export function withVolume(bench: Workbench, { maker, from, off }: VolumeOffer):
 
 /** The benches with an offer that may be worth taking: a set of exactly what the plan wants, or a volume price the plan is near. */
 function offered(bench: Workbench, steps: readonly Candidate[]): Workbench[] {
-  const { kitchen, models, reference, loads, tasks, cooks, problem } = bench;
-  const boxes = boxesOf(kitchen, models, reference, loads, tasks, cooks).flatMap((offer) => {
-    const { wins, idle } = judgeBox(offer.box, offer.priceMinor, offer.pieces, steps);
-    const worthTrying = wins && idle.length === 0 && offer.priceMinor <= problem.budgetMinor;
+  const boxes = boxesOf(bench).flatMap((offer) => {
+    const { wins, idle } = judgeBox(offer, steps);
+    const worthTrying = wins && idle.length === 0 && offer.priceMinor <= bench.problem.budgetMinor;
     return worthTrying ? (withBox(bench, offer) ?? []) : [];
   });
   const buys = steps.filter((s) => s.action === 'buy').length;
-  const volumes = reference.volumes.flatMap((offer) => (buys >= offer.from ? (withVolume(bench, offer) ?? []) : []));
+  const volumes = bench.reference.volumes.flatMap((offer) =>
+    buys >= offer.from ? (withVolume(bench, offer) ?? []) : [],
+  );
   return [...boxes, ...volumes];
+}
+
+/** A plan and the bench it stands on: with an offer, when one was taken. */
+export interface Planned {
+  plan: Plan;
+  bench: Workbench;
 }
 
 /**
  * The plan, with an offer in place of plain singles where that costs less for no less coverage (handbook 5.4): never a basket padded
- * for a discount. Also gives the bench the plan stands on.
+ * for a discount. Schools and orders asked for are left as they are.
  */
-export function planWithOffers(
-  bench: Workbench,
-  options: Omit<PlanOptions, 'school'>,
-): { plan: Plan; bench: Workbench } {
-  const alone = { plan: planFrom(bench, { ...options, perturbed: 0 }), bench };
-  const best = isFree(bench) ? bestOffer(alone, options.effort) : alone;
-  if (options.perturbed === 0) return best;
-  const { coverage, proof } = best.plan;
-  const sure = planFrom(best.bench, { ...options, atLeast: alone.plan.coverage.all, doubtOn: bench });
-  return { plan: { ...sure, coverage, proof }, bench: best.bench };
+export function planWithOffers(bench: Workbench, { effort, proof }: { effort?: Effort; proof?: Proof } = {}): Planned {
+  const alone: Planned = { plan: planFrom(bench, { effort, proof }), bench };
+  if (bench.school !== 'free' || bench.kitchen.limits.order.length > 0) return alone;
+  const { coverage, proof: proven } = alone.plan;
+  const atLeast = coverage.all;
+  return offered(bench, stepsOf(bench, alone.plan)).reduce((best, on) => {
+    const plan = planFrom(on, { effort, atLeast });
+    // what was promised without the offer must be kept with it
+    if (coverageReached(plan) < atLeast || plan.spent >= best.plan.spent) return best;
+    return { plan: { ...plan, coverage: { ...plan.coverage, all: atLeast }, proof: proven }, bench: on };
+  }, alone);
 }
 
-const isFree = ({ school, kitchen }: Workbench) => school === 'free' && kitchen.limits.order.length === 0;
+/** {@link planWithOffers} with the best kit proven first, as far as a search goes. */
+export const planProven = (bench: Workbench): Planned =>
+  planWithOffers(bench, { proof: toTheEnd(proveBest(bench.problem)) });
 
-function bestOffer(
-  alone: { plan: Plan; bench: Workbench },
-  effort: Effort = THOROUGH,
-): { plan: Plan; bench: Workbench } {
-  const { coverage, proof } = alone.plan;
-  const atLeast = coverage.all;
-  return offered(alone.bench, stepsOf(alone.bench, alone.plan)).reduce((best, on) => {
-    const plan = planFrom(on, { perturbed: 0, atLeast, effort });
-    // what was promised without the offer must be kept with it
-    const reached = plan.steps.reduce((most, s) => Math.max(most, s.coverageAfter), plan.coverage.now);
-    if (reached < atLeast || plan.spent >= best.plan.spent) return best;
-    return { plan: { ...plan, coverage: { ...plan.coverage, all: atLeast }, proof }, bench: on };
-  }, alone);
+export interface KitchenOptions {
+  school?: SchoolId | undefined;
+  /** Perturbed plans to run for `stays`; 0 leaves it null. */
+  perturbed: number;
 }
 
 /** Reads nothing, writes nothing: kitchen in, plan out, proven as far as it goes. Throws FaultyInput when the file names something unknown. */
@@ -114,8 +113,17 @@ export function planKitchen(
   file: KitchenFile,
   reference: Reference,
   models: readonly BladeModel[],
-  options: PlanOptions,
+  { school, perturbed }: KitchenOptions,
 ): Plan {
-  const bench = layOut(file, reference, models, options.school);
-  return planWithOffers(bench, { ...options, proof: toTheEnd(proveBest(bench.problem)) }).plan;
+  const bench = layOut(file, reference, models, school);
+  const { plan, bench: stands } = planProven(bench);
+  if (perturbed === 0) return plan;
+  // doubted without the offer, whose pieces would stay by rule
+  const doubt = new Doubt(bench, stepsOf(stands, plan));
+  for (let run = 0; run < perturbed; run++) doubt.run();
+  const stayed = doubt.stayed();
+  // retirements come last and have none
+  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stayed[i]) })) };
 }
+
+const rounded = (share: number | undefined) => (share === undefined ? null : Number(share.toFixed(2)));

@@ -1,3 +1,4 @@
+import type { SCHOOL_IDS } from '../formats/kitchenWords';
 import type { Candidate } from './candidates';
 
 /** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
@@ -6,17 +7,7 @@ export interface Slot {
   required: boolean;
 }
 
-export type SchoolId =
-  | 'free'
-  | 'two-and-peeler'
-  | 'classic-three'
-  | 'three-lengths'
-  | 'grow-by-gaps'
-  | 'tall-blade'
-  | 'fish-counter'
-  | 'one-mid-blade'
-  | 'line-cook'
-  | 'boxed-set';
+export type SchoolId = (typeof SCHOOL_IDS)[number];
 
 const length = (c: Candidate) => c.blade?.blade.lengthMm ?? 0;
 const role = (c: Candidate, ...roles: string[]) => c.action === 'buy' && roles.includes(c.type?.role ?? '');

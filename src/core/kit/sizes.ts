@@ -1,4 +1,4 @@
-import { affordable, Chooser, type Choice, type Problem } from './choose';
+import { affordable, Chooser, takesKnives, type Choice, type Problem } from './choose';
 import { ExactSearch, type Proof } from './exact';
 
 /** Most knives of which the best set is sought. */
@@ -6,7 +6,7 @@ export const LARGEST_SIZE = 8;
 
 /** A problem with its knife places cut down to `size`: required places first. Tools and sharpening are not counted. */
 export function ofSize(problem: Problem, size: number): Problem {
-  const isKnife = problem.places.map(({ fits }) => fits.some((i) => problem.candidates[i]?.action === 'buy'));
+  const isKnife = problem.places.map((place) => takesKnives(place, problem.candidates));
   const knives = problem.places.flatMap((_, p) => (isKnife[p] ? [p] : []));
   const required = (p: number) => Number(problem.places[p]?.required ?? false);
   const kept = new Set(knives.sort((a, b) => required(b) - required(a) || a - b).slice(0, size));
@@ -15,7 +15,7 @@ export function ofSize(problem: Problem, size: number): Problem {
 
 /** How many knives a kit may buy. */
 export function knifePlaces(problem: Problem): number {
-  return problem.places.filter(({ fits }) => fits.some((i) => problem.candidates[i]?.action === 'buy')).length;
+  return problem.places.filter((place) => takesKnives(place, problem.candidates)).length;
 }
 
 /** Where to start the search for a kit: the better of greedy by gain, greedy by money, and a kindred kit filled up. */
@@ -41,8 +41,8 @@ export interface SizeProof extends Proof {
 }
 
 /**
- * The best kit of every size up to {@link LARGEST_SIZE} (or the places there are), each proven or with its gap. `searches` yields after every slice of
- * work so that a caller may breathe, or stop and keep what is known; each size starts from the one before it.
+ * The best kit of every size up to {@link LARGEST_SIZE} (or the places there are), each proven or with its gap. Yields what is known
+ * after every slice of work, so that a caller may breathe or stop; each size starts from the one before it.
  */
 export function* bestOfEverySize(problem: Problem, slice = 20): Generator<SizeProof[], SizeProof[]> {
   const known: SizeProof[] = [];

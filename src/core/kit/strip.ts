@@ -1,5 +1,4 @@
-import type { Candidate } from './candidates';
-import { toolScores } from './candidates';
+import { toolScores, type Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
 /** A task of the kitchen with its share of the weight, and what serves it best once the plan is carried out. */
@@ -14,14 +13,22 @@ export interface Served {
   by: { step: number } | { owned: number } | { tool: string } | null;
 }
 
-/** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
-export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {
+/** Everything that serves once some steps are taken: owned knives, owned tools, the steps. A knife put right stands for its dull self. */
+export function serversOf(
+  bench: Workbench,
+  steps: readonly Candidate[],
+): { by: NonNullable<Served['by']>; scores: Float64Array }[] {
   const replaced = new Set(steps.flatMap((s) => (s.owned === null ? [] : [s.owned])));
-  const servers: { by: NonNullable<Served['by']>; scores: Float64Array }[] = [
+  return [
     ...bench.owned.flatMap(({ scores }, owned) => (replaced.has(owned) ? [] : [{ by: { owned }, scores }])),
     ...bench.kitchen.tools.map((tool) => ({ by: { tool }, scores: toolScores(tool, bench.loads) })),
     ...steps.map(({ scores }, step) => ({ by: { step }, scores })),
   ];
+}
+
+/** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
+export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {
+  const servers = serversOf(bench, steps);
   const total = bench.problem.demand.total;
   const served = bench.loads.map((load, t) => {
     let at = -1;

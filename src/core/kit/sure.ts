@@ -1,4 +1,4 @@
-import type { Candidate } from './candidates';
+import { kindOfWork, type Candidate } from './candidates';
 import { chooseKit, QUICK } from './choose';
 import { normal, seeded } from './random';
 import { usefulness } from './value';
@@ -8,12 +8,7 @@ import type { Workbench } from './workbench';
 export const DOUBT = { load: 0.25, score: 3 } as const;
 const SEED = 20_260;
 
-/** General and vegetable knives stand in for each other: which of them it is, the runners-up say. */
-const ROLE_KINDS: Record<string, string> = { vegetable: 'general' };
-const kindOf = (c: Candidate) => {
-  const role = c.type?.role ?? c.id;
-  return `${c.action}:${ROLE_KINDS[role] ?? role}:${c.owned ?? ''}`;
-};
+const kindOf = (c: Candidate) => `${c.action}:${kindOfWork(c)}:${c.owned ?? ''}`;
 
 /**
  * Runs the plan again under small changes of loads and scores and counts how often each step's kind (same action, same role of

@@ -9,6 +9,7 @@ import type { Reference } from '../reference';
 import {
   buyable,
   careSteps,
+  forSale,
   ownedKnives,
   toolScores,
   toolSteps,
@@ -16,7 +17,7 @@ import {
   type Candidate,
   type OwnedKnife,
 } from './candidates';
-import { bestBox, type BoxedSet } from './boxes';
+import { bestBox, type BoxForSale } from './boxes';
 import type { Place, Problem } from './choose';
 import { demandOf } from './demand';
 import { schoolSlots, schoolTools, type SchoolId, type Slot } from './schools';
@@ -85,25 +86,22 @@ function reduced(candidates: Candidate[], slots: readonly Slot[], school: School
   return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
 }
 
-/** The pieces of every set that may be bought whole here, as candidates, with its price in the kitchen's currency. */
-export function boxesOf(
-  kitchen: Kitchen,
-  models: readonly BladeModel[],
-  reference: Reference,
-  loads: readonly TaskLoad[],
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
-): { box: BoxedSet; pieces: Candidate[]; priceMinor: number }[] {
-  const all = [...reference.sets.values()];
-  // a set is bought with the pieces this kitchen has no work for
-  const asked = { ...kitchen, limits: { ...kitchen.limits, must: all.flatMap((box) => box.pieces) } };
-  const known = new Map(buyable(asked, loads, models, reference, tasks, cooks).map((c) => [c.id, c]));
-  return all.flatMap((box) => {
-    const pieces = box.pieces.flatMap((id) => known.get(id) ?? []);
-    const whole = pieces.length === box.pieces.length;
-    return whole
-      ? [{ box, pieces, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }]
-      : [];
+/** The sets that may be bought whole here: their pieces as candidates and the price in the kitchen's currency. */
+export function boxesOf({
+  kitchen,
+  models,
+  reference,
+  tasks,
+  cooks,
+}: Pick<Workbench, 'kitchen' | 'models' | 'reference' | 'tasks' | 'cooks'>): BoxForSale[] {
+  const sets = [...reference.sets.values()];
+  const pieces = new Set(sets.flatMap((box) => box.pieces));
+  const inSets = models.filter(({ id }) => pieces.has(id));
+  const known = new Map(forSale(kitchen, inSets, reference, tasks, cooks).map((c) => [c.id, c]));
+  return sets.flatMap((box) => {
+    const whole = box.pieces.flatMap((id) => known.get(id) ?? []);
+    if (whole.length < box.pieces.length) return [];
+    return [{ box, pieces: whole, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
   });
 }
 
@@ -151,7 +149,7 @@ export function layOut(
   const inBox =
     school === 'boxed-set'
       ? bestBox(
-          boxesOf(kitchen, models, reference, loads, tasks, cooks),
+          boxesOf({ kitchen, models, reference, tasks, cooks }),
           demand,
           [...owned.map((o) => o.rows), ...given],
           budgetMinor,

@@ -1,0 +1,38 @@
+import { showMoney } from '../money/currency';
+import type { ValueOf } from './buyingOrder';
+import type { Candidate } from './candidates';
+import { isGeneral } from './story';
+import type { Workbench } from './workbench';
+
+/** Months over which saving for a better main knife is weighed against buying now, and what it must add to be worth naming. */
+const SAVING = { months: 8, points: 0.01 } as const;
+
+/** Where money comes by the month: what saving up for the main knife would buy, against buying the planned one now. */
+export function saveUp(
+  bench: Workbench,
+  valueOf: ValueOf,
+  steps: readonly Candidate[],
+): { step: number; said: string } | null {
+  const { perMonthMinor, currency, budgetMinor } = bench.kitchen;
+  const at = steps.findIndex((s) => s.action === 'buy' && isGeneral(s));
+  const main = steps[at];
+  if (!perMonthMinor || !main) return null;
+  const others = steps.filter((_, i) => i !== at);
+  const now = valueOf(steps);
+  const most = Math.min(budgetMinor ?? Infinity, perMonthMinor * SAVING.months);
+  const better = bench.problem.candidates
+    .filter((c) => c.action === 'buy' && isGeneral(c) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
+    .map((c) => ({ c, more: valueOf([...others, c]) - now }))
+    .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor)[0];
+  const months = (minor: number) => Math.max(1, Math.ceil(minor / perMonthMinor));
+  const bought = `Buying now: yours in month ${months(main.priceMinor)}.`;
+  if (!better || better.more < SAVING.points)
+    return {
+      step: at,
+      said: `${bought} Saving up to ${SAVING.months} months for a dearer one would add less than a point.`,
+    };
+  return {
+    step: at,
+    said: `${bought} Saving up until month ${months(better.c.priceMinor)} would buy ${better.c.blade?.blade.name ?? ''} at ${showMoney(better.c.priceMinor, currency)}, worth ${(100 * better.more).toFixed(1)} points more; until then there is nothing new to cut with.`,
+  };
+}
