@@ -3,19 +3,17 @@ import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { LOAD_EXPONENT, OCCASIONAL_PER_YEAR } from '../../core/cutting/load';
 import type { Cutting } from '../../workers/stock';
+import { colour } from '../shared/charts';
 import { minutes, percent, taskName } from '../shared/words';
 import css from './CuttingView.module.css';
 import { asTime, byGroup, liveExample } from './loadWords';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
-Chart.defaults.font.family = "'Familjen Grotesk Variable', sans-serif";
-Chart.defaults.font.size = 13;
 
 /** The week in cutting: by group as a chart, by task as a list, each minute traced to its dishes. */
 export function LoadView({ cutting }: { cutting: Cutting }) {
   const groups = useMemo(() => byGroup(cutting.loads), [cutting]);
   const loads = [...cutting.loads].sort((a, b) => b.minutesPerWeek - a.minutesPerWeek);
-  const ink = getComputedStyle(document.documentElement);
   const example = liveExample(cutting.loads);
   const { away } = cutting;
   return (
@@ -32,7 +30,7 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
             datasets: [
               {
                 data: groups.map((g) => g.minutes),
-                backgroundColor: ink.getPropertyValue('--thread'),
+                backgroundColor: colour('--thread'),
                 borderRadius: 2,
                 barThickness: 14,
               },
@@ -46,11 +44,11 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
             plugins: { legend: { display: false } },
             scales: {
               x: {
-                title: { display: true, text: 'minutes a week', color: ink.getPropertyValue('--faded') },
-                ticks: { color: ink.getPropertyValue('--faded') },
-                grid: { color: ink.getPropertyValue('--rule') },
+                title: { display: true, text: 'minutes a week', color: colour('--faded') },
+                ticks: { color: colour('--faded') },
+                grid: { color: colour('--rule') },
               },
-              y: { ticks: { color: ink.getPropertyValue('--ink'), autoSkip: false }, grid: { display: false } },
+              y: { ticks: { color: colour('--ink'), autoSkip: false }, grid: { display: false } },
             },
           }}
         />

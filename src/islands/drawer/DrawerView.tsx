@@ -1,16 +1,18 @@
 import { Button, Chip, NativeSelect, Textarea } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { toolNames, typeNames } from '../../../data/names';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import { CONDITIONS, USES } from '../../core/formats/kitchenWords';
+import { givenAway } from '../../core/kit/actions';
 import type { Drawer, DrawerKnife, DrawerVerdict } from '../../core/kit/drawer';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { FaultList } from '../shared/FaultList';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
 import { minutes, money, percent, taskName } from '../shared/words';
 import { AddKnife } from './AddKnife';
@@ -38,17 +40,11 @@ export default function DrawerView({ stored }: { stored: StoredKitchen }) {
 }
 
 function useDrawer({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
-  const [models, setModels] = useState<BladeModel[]>([]);
+  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  const models = useMemo(() => [...(catalogue?.values() ?? [])], [catalogue]);
   const [drawer, setDrawer] = useState<Drawer | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const asked = useRef(0);
-  useEffect(() => {
-    worker
-      .load()
-      .then(setModels, (error: unknown) =>
-        setTrouble(error instanceof Error ? error.message : 'The catalogue could not be read.'),
-      );
-  }, [worker]);
   useEffect(() => {
     if (models.length === 0) return;
     const mine = ++asked.current;
@@ -64,7 +60,7 @@ function useDrawer({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
       },
     );
   }, [kitchen, models, worker]);
-  return { models, drawer, trouble };
+  return { models, drawer, trouble: noCatalogue ?? trouble };
 }
 
 function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
@@ -76,7 +72,7 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
     update((k) => ({ ...k, owned: [...(k.owned ?? []), ...knives].slice(0, MOST_OWNED) }));
   const change = (at: number, part: Partial<OwnedFile>) =>
     update((k) => ({ ...k, owned: (k.owned ?? []).map((o, i) => (i === at ? { ...o, ...part } : o)) }));
-  const remove = (at: number) => update((k) => ({ ...k, owned: (k.owned ?? []).filter((_, i) => i !== at) }));
+  const remove = (at: number) => update((k) => givenAway(k, at));
 
   return (
     <div className={css.page}>

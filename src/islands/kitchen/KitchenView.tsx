@@ -9,6 +9,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { CoverageBar } from './CoverageBar';
+import layout from '../shared/AsideLayout.module.css';
 import css from './KitchenView.module.css';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
@@ -59,7 +60,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   const step = answer?.plan.steps.find((s) => s.order === open) ?? null;
 
   return (
-    <div className={css.page}>
+    <div className={layout.page}>
       <aside className={css.questions} aria-label="Questions">
         <Questions kitchen={kitchen} update={update} length={answer?.plan.lengthWanted ?? null} />
       </aside>

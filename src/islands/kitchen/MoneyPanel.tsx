@@ -2,15 +2,14 @@ import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js
 import { proxy, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { Plan } from '../../core/formats/planFile';
+import { coverageReached, type Plan } from '../../core/formats/planFile';
 import type { MoneyView, SizeView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { colour } from '../shared/charts';
 import { money } from '../shared/words';
 import css from './MoneyPanel.module.css';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
-Chart.defaults.font.family = "'Familjen Grotesk Variable', sans-serif";
-Chart.defaults.font.size = 13;
 
 const points = (share: number) => (share * 100).toFixed(1);
 
@@ -37,8 +36,6 @@ export default function MoneyPanel({
       stale = true;
     };
   }, [plan, final, worker]);
-  const ink = getComputedStyle(document.documentElement);
-  const colour = (name: string) => ink.getPropertyValue(name);
   const { currency } = plan;
   const bend = view?.knee;
   const after = bend && view.points.filter((p) => p.spent > bend.spent);
@@ -66,7 +63,7 @@ export default function MoneyPanel({
                   data: [
                     {
                       x: plan.spent,
-                      y: plan.steps.reduce((most, s) => Math.max(most, s.coverageAfter), plan.coverage.now) * 100,
+                      y: coverageReached(plan) * 100,
                     },
                   ],
                   borderColor: colour('--ink'),

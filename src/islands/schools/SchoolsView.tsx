@@ -3,6 +3,7 @@ import { proxy, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
+import { coverageReached } from '../../core/formats/planFile';
 import type { SchoolView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -151,7 +152,6 @@ function School({
   taken: boolean;
   onTake: () => void;
 }) {
-  const reached = plan.steps.reduce((most, s) => Math.max(most, s.coverageAfter), plan.coverage.now);
   const struggling = plan.unserved.slice(0, 3).map(({ task }) => taskName(task).toLowerCase());
   return (
     <li className={css.school} data-taken={taken || undefined}>
@@ -161,7 +161,7 @@ function School({
       <dl className={css.figures}>
         <div>
           <dt>Done well</dt>
-          <dd className="figure">{percent(reached)}</dd>
+          <dd className="figure">{percent(coverageReached(plan))}</dd>
         </div>
         <div>
           <dt>Price</dt>

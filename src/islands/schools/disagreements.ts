@@ -14,13 +14,16 @@ export interface Disagreement {
   sides: [Side, Side, ...Side[]];
 }
 
-const limit = (change: NonNullable<KitchenFile['limits']>) => (file: KitchenFile) => ({
-  ...file,
-  limits: { ...file.limits, ...change },
+type Limits = NonNullable<KitchenFile['limits']>;
+type Habits = NonNullable<KitchenFile['habits']>;
+/** A side that is one value of one setting. */
+const limit = <K extends keyof Limits>(key: K, value: Limits[K]): Pick<Side, 'set' | 'taken'> => ({
+  set: (file) => ({ ...file, limits: { ...file.limits, [key]: value } }),
+  taken: (file) => file.limits?.[key] === value,
 });
-const habit = (change: NonNullable<KitchenFile['habits']>) => (file: KitchenFile) => ({
-  ...file,
-  habits: { ...file.habits, ...change },
+const habit = <K extends keyof Habits>(key: K, value: Habits[K]): Pick<Side, 'set' | 'taken'> => ({
+  set: (file) => ({ ...file, habits: { ...file.habits, [key]: value } }),
+  taken: (file) => file.habits?.[key] === value,
 });
 
 /** Where people who know the work disagree, with both reasons; each is a setting of the plan. */
@@ -89,14 +92,12 @@ export const DISAGREEMENTS: Disagreement[] = [
       {
         name: 'Western',
         holds: 'Full tang, weight in the hand, sure when wet.',
-        set: limit({ handle: 'western' }),
-        taken: (k) => k.limits?.handle === 'western',
+        ...limit('handle', 'western'),
       },
       {
         name: 'Japanese',
         holds: 'Light, so the blade leads; it can be replaced.',
-        set: limit({ handle: 'japanese' }),
-        taken: (k) => k.limits?.handle === 'japanese',
+        ...limit('handle', 'japanese'),
       },
     ],
   },
@@ -106,20 +107,17 @@ export const DISAGREEMENTS: Disagreement[] = [
       {
         name: 'Long',
         holds: 'Fewer strokes, straighter cuts, more food at once.',
-        set: limit({ lengthSchool: 'long' }),
-        taken: (k) => k.limits?.lengthSchool === 'long',
+        ...limit('lengthSchool', 'long'),
       },
       {
         name: 'Moderate',
         holds: 'What hand and board ask for, no more.',
-        set: limit({ lengthSchool: 'moderate' }),
-        taken: (k) => k.limits?.lengthSchool === 'moderate',
+        ...limit('lengthSchool', 'moderate'),
       },
       {
         name: 'Nimble',
         holds: 'A short blade goes where it is looked at.',
-        set: limit({ lengthSchool: 'nimble' }),
-        taken: (k) => k.limits?.lengthSchool === 'nimble',
+        ...limit('lengthSchool', 'nimble'),
       },
     ],
   },
@@ -129,20 +127,17 @@ export const DISAGREEMENTS: Disagreement[] = [
       {
         name: 'Steel rod',
         holds: 'Quick, kind to soft steel.',
-        set: habit({ honing: 'steel' }),
-        taken: (k) => k.habits?.honing === 'steel',
+        ...habit('honing', 'steel'),
       },
       {
         name: 'Ceramic rod',
         holds: 'Fine enough for hard steel, takes a little off.',
-        set: habit({ honing: 'ceramic' }),
-        taken: (k) => k.habits?.honing === 'ceramic',
+        ...habit('honing', 'ceramic'),
       },
       {
         name: 'Strop',
         holds: 'Takes next to nothing off and leaves the keenest edge.',
-        set: habit({ honing: 'strop' }),
-        taken: (k) => k.habits?.honing === 'strop',
+        ...habit('honing', 'strop'),
       },
     ],
   },
@@ -152,20 +147,17 @@ export const DISAGREEMENTS: Disagreement[] = [
       {
         name: 'Own stones',
         holds: 'The best edge, when one likes the work.',
-        set: habit({ sharpening: 'stones' }),
-        taken: (k) => k.habits?.sharpening === 'stones',
+        ...habit('sharpening', 'stones'),
       },
       {
         name: 'A professional',
         holds: 'Right every time, twice a year.',
-        set: habit({ sharpening: 'professional' }),
-        taken: (k) => k.habits?.sharpening === 'professional',
+        ...habit('sharpening', 'professional'),
       },
       {
         name: 'Pull-through',
         holds: 'A minute at the drawer; it eats steel and never gets very keen.',
-        set: habit({ sharpening: 'pull-through' }),
-        taken: (k) => k.habits?.sharpening === 'pull-through',
+        ...habit('sharpening', 'pull-through'),
       },
     ],
   },

@@ -1,4 +1,5 @@
 import type { Plan, PlanStep } from '../../core/formats/planFile';
+import { stepKey } from '../../core/kit/actions';
 
 const band = ({ fromMm, toMm }: Plan['lengthWanted']) => `${fromMm}–${toMm} mm`;
 const whole = (share: number) => `${Math.round(share * 100)}%`;
@@ -20,8 +21,7 @@ export function changesBetween(before: Plan, after: Plan): string[] {
   const main = (plan: Plan) => plan.steps.find((s) => s.action === 'buy');
   const [had, has] = [main(before), main(after)];
   if (had && has && had.model !== has.model) changes.push(`First to buy: ${nameOf(had)} → ${nameOf(has)}`);
-  const keys = (plan: Plan) =>
-    new Map(plan.steps.map((s) => [`${s.action} ${s.model ?? s.type ?? ''} ${s.owned ?? ''}`, s]));
+  const keys = (plan: Plan) => new Map(plan.steps.map((s) => [stepKey(s), s]));
   const [old, now] = [keys(before), keys(after)];
   const added = [...now].filter(([key, s]) => !old.has(key) && s !== has).map(([, s]) => s);
   const gone = [...old].filter(([key, s]) => !now.has(key) && s !== had).map(([, s]) => s);

@@ -5,6 +5,7 @@ import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
 import type { Served } from '../../core/kit/strip';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { useCatalogue } from './useCatalogue';
 
 /** Perturbed plans behind each "stays", run in the background. */
 const PERTURBED = 200;
@@ -21,6 +22,8 @@ export interface Answer {
   final: boolean;
 }
 
+const NOTHING_YET = new Map<string, BladeModel>();
+
 /** How often each step stayed in the plans made again so far. */
 export interface Sure {
   done: number;
@@ -32,22 +35,10 @@ export interface Sure {
 export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [sure, setSure] = useState<Sure | null>(null);
-  const [catalogue, setCatalogue] = useState<Map<string, BladeModel>>(new Map());
+  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
   const [trouble, setTrouble] = useState<string | null>(null);
   const asked = useRef(0);
-  const [ready, setReady] = useState(false);
-
-  useEffect(() => {
-    worker
-      .load()
-      .then((models) => {
-        setCatalogue(new Map(models.map((m) => [m.id, m])));
-        setReady(true);
-      })
-      .catch((error: unknown) =>
-        setTrouble(error instanceof Error ? error.message : 'The catalogue could not be read.'),
-      );
-  }, [worker]);
+  const ready = catalogue !== null;
 
   useEffect(() => {
     if (!ready) return;
@@ -71,5 +62,5 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
     });
   }, [kitchen, ready, worker]);
 
-  return { answer, sure, catalogue, trouble };
+  return { answer, sure, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
 }

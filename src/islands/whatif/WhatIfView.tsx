@@ -14,6 +14,7 @@ import { MiniRoll } from '../shared/MiniRoll';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { money, percent } from '../shared/words';
+import layout from '../shared/AsideLayout.module.css';
 import css from './WhatIfView.module.css';
 
 /** A scratch copy of the kitchen in which anything can be changed, beside the kitchen as it is; scenarios and snapshots to compare with. */
@@ -26,10 +27,10 @@ export default function WhatIfView({ stored }: { stored: StoredKitchen }) {
 }
 
 /** A kitchen planned in the background; the last answer stays until the next. */
-function usePlan(kitchen: KitchenFile, worker: Remote<KitchenWorker>, ready: boolean): Argued | null {
+function usePlan(kitchen: KitchenFile | null, worker: Remote<KitchenWorker>, ready: boolean): Argued | null {
   const [argued, setArgued] = useState<Argued | null>(null);
   useEffect(() => {
-    if (!ready) return;
+    if (!ready || !kitchen) return;
     let stale = false;
     const timer = setTimeout(() => void worker.beside(kitchen).then((answer) => !stale && setArgued(answer)), 40);
     return () => {
@@ -63,11 +64,13 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const store = useKept(id, worker);
   const other = scratch ?? kitchen;
   const now = usePlan(kitchen, worker, catalogue !== null);
-  const then = usePlan(other, worker, catalogue !== null);
+  const would = usePlan(scratch, worker, catalogue !== null);
+  // without changes the other kitchen is the same one: it is not planned twice
+  const then = (scratch && would) ?? now;
   const changes = now && then && scratch ? changesBetween(now.plan, then.plan) : [];
 
   return (
-    <div className={css.page}>
+    <div className={layout.page}>
       <aside className={css.questions} aria-label="The scratch copy’s questions">
         <p className={css.note}>A scratch copy: nothing here touches your kitchen until you keep it.</p>
         <Questions
