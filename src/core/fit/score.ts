@@ -39,53 +39,76 @@ export const PARTS: readonly Part[] = [
   board,
 ];
 
+interface Weighed {
+  part: Part;
+  weight: number;
+}
+
 /** A task made ready for scoring: its modes, each with the parts that apply and their exponents. */
 export interface PreparedTask {
   task: Task;
-  modes: { mode: Mode; parts: { part: Part; weight: number }[] }[];
+  modes: { mode: Mode; parts: Weighed[]; personal: Weighed[] }[];
+  /** What each blade brings to each mode whoever cuts, 0–1: filled as blades are scored. */
+  impersonal: WeakMap<BladeTraits, Float64Array>;
 }
 
-/** Prepares a task. `tweak` multiplies a part's exponent, for asking how sure a plan is. */
-export function prepareTask(task: Task, tweak: Partial<Record<PartId, number>> = {}): PreparedTask {
-  const modes = task.instead ? [] : taskModes(task);
-  return {
-    task,
-    modes: modes.map((mode) => ({
-      mode,
-      parts: PARTS.flatMap((part) => {
-        const weight = PART_WEIGHTS[part.id].value * part.level(task, mode) * (tweak[part.id] ?? 1);
-        return weight > 0 ? [{ part, weight }] : [];
-      }),
-    })),
-  };
+const prepared = new WeakMap<Task, PreparedTask>();
+
+/** Prepares a task, once per task object. */
+export function prepareTask(task: Task): PreparedTask {
+  const before = prepared.get(task);
+  if (before) return before;
+  const modes = (task.instead ? [] : taskModes(task)).map((mode) => {
+    const parts = PARTS.flatMap((part) => {
+      const weight = PART_WEIGHTS[part.id].value * part.level(task, mode);
+      return weight > 0 ? [{ part, weight }] : [];
+    });
+    return { mode, parts, personal: parts.filter(({ part }) => part.personal) };
+  });
+  const ready = { task, modes, impersonal: new WeakMap<BladeTraits, Float64Array>() };
+  prepared.set(task, ready);
+  return ready;
 }
 
 /** A value to its exponent, without the power where there is none. */
 const raised = (value: number, weight: number) => (value === 1 || weight === 1 ? value : Math.pow(value, weight));
 
-/** Points 0–100 of a blade in one mode, vetoes aside. */
-function modePoints(
+/** The share of each mode's product that is the same for every cook. */
+function impersonal(
   blade: BladeTraits,
-  { task }: PreparedTask,
+  { task, modes, impersonal: known }: PreparedTask,
   cook: CookContext,
-  { mode, parts }: PreparedTask['modes'][number],
-): number {
-  let product = mode.factor;
-  for (const { part, weight } of parts) {
-    const value = part.value(blade, task, cook, mode);
-    product *= raised(value, weight);
-  }
-  return 100 * product;
+): Float64Array {
+  const before = known.get(blade);
+  if (before) return before;
+  const products = Float64Array.from(modes, ({ mode, parts }) =>
+    parts.reduce(
+      (product, { part, weight }) =>
+        part.personal ? product : product * raised(part.value(blade, task, cook, mode), weight),
+      mode.factor,
+    ),
+  );
+  known.set(blade, products);
+  return products;
 }
 
 /** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. */
-export function scoreFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContext): number {
+export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
+  const { task, modes } = ready;
+  const products = impersonal(blade, ready, cook);
   let best = 0;
-  for (const each of prepared.modes) {
-    if (vetoOf(blade, prepared.task, cook, each.mode)) continue;
-    best = Math.max(best, modePoints(blade, prepared, cook, each));
+  for (let m = 0; m < modes.length; m++) {
+    const each = modes[m];
+    let product = products[m] ?? 0;
+    // no part lifts a product: once it is behind, it stays behind
+    if (!each || product <= best || vetoOf(blade, task, cook, each.mode)) continue;
+    for (const { part, weight } of each.personal) {
+      product *= raised(part.value(blade, task, cook, each.mode), weight);
+      if (product <= best) break;
+    }
+    best = Math.max(best, product);
   }
-  return best;
+  return 100 * best;
 }
 
 /** Mean score over the cooks of a kitchen, 0–100. */

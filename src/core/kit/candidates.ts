@@ -53,10 +53,18 @@ export const SHARPENING_COST = {
   repair: 1800,
 } as const;
 
-const toRows = (scores: Float64Array) => scores.map(usefulness);
+/** Usefulness of scores, task by task. A plain loop, as this is most of a first answer. */
+function toRows(scores: Float64Array): Float64Array {
+  const rows = new Float64Array(scores.length);
+  for (let t = 0; t < rows.length; t++) rows[t] = usefulness(scores[t] ?? 0);
+  return rows;
+}
 
 function scoresOf(blade: BladeTraits, tasks: readonly PreparedTask[], cooks: readonly CookContext[]): Float64Array {
-  return Float64Array.from(tasks, (task) => score(blade, task, cooks));
+  const scores = new Float64Array(tasks.length);
+  let t = 0;
+  for (const task of tasks) scores[t++] = score(blade, task, cooks);
+  return scores;
 }
 
 /** Handle styles each stated taste allows. */

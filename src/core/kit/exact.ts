@@ -6,10 +6,25 @@ export const PRECISION = 1e-7;
 /** Subgradient steps at the root of a search and at each later node. */
 const ROOT_STEPS = 160;
 const NODE_STEPS = 4;
+/** After so many nodes the root's bound is lowered again, with more patience, and the search begun anew from it: few hard kits pay for it. */
+const AGAIN = [
+  { after: 100, steps: 1000, patience: 20 },
+  { after: 1500, steps: 4000, patience: 50 },
+] as const;
+/** The search begins anew where the gap at the root falls to this share. */
+const WORTH_IT = 0.75;
 /** A search begun from a kindred one's multipliers begins afresh as well while its bound is this far off. */
 const FAR = 1e-3;
 /** Polyak step factor at the start, how it shrinks, and after how many steps without a better bound. */
-const STEP = { start: 1.8, shrink: 0.7, patience: 6, least: 0.004, notable: 1e-5, filterEvery: 5 } as const;
+const STEP = {
+  start: 1.8,
+  shrink: 0.7,
+  patience: 6,
+  least: 0.004,
+  leastAgain: 1e-5,
+  notable: 1e-5,
+  filterEvery: 5,
+} as const;
 
 /** A branch of the search, and the most it can be worth. */
 interface Node extends Decided {
@@ -46,7 +61,8 @@ export class ExactSearch {
   private stack: Node[] = [];
   private best: { value: number; taken: readonly Taken[] };
   private nodes = 0;
-  private readonly rootBound: number;
+  private root: Node;
+  private again = 0;
   /** Multipliers at the root, to start a kindred search from. */
   readonly rootMultipliers: Float64Array;
 
@@ -67,7 +83,7 @@ export class ExactSearch {
       const afresh = from(relaxed.startingMultipliers(this.best.taken), root.open);
       if (afresh.bound < root.bound) root = afresh;
     }
-    this.rootBound = root.bound;
+    this.root = { ...root };
     this.rootMultipliers = root.multipliers;
     this.push(root);
   }
@@ -79,13 +95,27 @@ export class ExactSearch {
       if (!node) return true;
       this.nodes++;
       this.branch(node);
+      if (this.nodes === AGAIN[this.again]?.after) this.beginAgain();
     }
     return this.stack.length === 0;
   }
 
+  /** Looks for a better bound at the root, and begins the search anew where one is found. */
+  private beginAgain(): void {
+    const { steps = 0, patience = 0 } = AGAIN[this.again++] ?? {};
+    if (this.stack.length === 0) return;
+    const afresh = { ...this.root, multipliers: this.relaxed.startingMultipliers(this.best.taken) };
+    this.lower(afresh, steps, patience);
+    const gap = (node: Node) => node.bound - this.best.value;
+    if (gap(afresh) > WORTH_IT * gap(this.root)) return;
+    this.root = afresh;
+    this.stack = [];
+    this.push({ ...afresh });
+  }
+
   proof(): Proof {
     const bound = Math.min(
-      this.rootBound,
+      this.root.bound,
       this.stack.reduce((most, node) => Math.max(most, node.bound), this.best.value),
     );
     const proven = bound <= this.best.value + PRECISION;
@@ -108,7 +138,7 @@ export class ExactSearch {
   }
 
   /** Lowers a node's bound by subgradient steps, dropping what turns out hopeless on the way; stops once the node itself is. */
-  private lower(node: Node, steps: number): void {
+  private lower(node: Node, steps: number, patience: number = STEP.patience): void {
     const best = Float64Array.from(node.multipliers);
     const now = Float64Array.from(best);
     const { relaxed } = this;
@@ -128,10 +158,10 @@ export class ExactSearch {
         // the relaxed choice, when it keeps the budget, may be the best kit yet
         if (relaxed.keepsBudget()) this.keep([...node.taken, ...relaxed.chosen]);
       }
-      if (++idle > STEP.patience) {
+      if (++idle > patience) {
         factor *= STEP.shrink;
         idle = 0;
-        if (factor < STEP.least) break;
+        if (factor < (patience > STEP.patience ? STEP.leastAgain : STEP.least)) break;
         now.set(best);
         relaxed.evaluate(node, now, counted);
       }

@@ -7,6 +7,7 @@ const { wedge: w, steer: st, release: re, flex: fl } = FIT;
 
 export const wedge: Part = {
   id: 'wedge',
+  personal: false,
   name: 'Wedge',
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
@@ -25,6 +26,7 @@ export const wedge: Part = {
 
 export const steer: Part = {
   id: 'steer',
+  personal: false,
   name: 'Steering',
   about: 'Drift of one-sided bevels in tall dense food.',
   level: (task, mode) =>
@@ -42,6 +44,7 @@ export const steer: Part = {
 
 export const release: Part = {
   id: 'release',
+  personal: false,
   name: 'Release',
   about: 'Whether slices cling to the side of the blade.',
   level: (task, mode) => (task.stick > 0 && mode.id !== 'hand' && mode.id !== 'tip' && mode.id !== 'table' ? 1 : 0),
@@ -56,6 +59,7 @@ export const release: Part = {
 
 export const flex: Part = {
   id: 'flex',
+  personal: false,
   name: 'Flex',
   about: 'Bend is wanted along skin and flat frames, unwanted round joints.',
   level: (task, mode) => {

@@ -8,6 +8,7 @@ const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta
 
 export const clearance: Part = {
   id: 'clearance',
+  personal: true,
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? 0.35 : 0),
@@ -31,6 +32,7 @@ function sheetGuide(b: BladeTraits): number {
 
 export const inHand: Part = {
   id: 'in-hand',
+  personal: false,
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
   // small pieces are steadied in the fingers even when the tip does the work
@@ -54,6 +56,7 @@ export const inHand: Part = {
 
 export const mass: Part = {
   id: 'mass',
+  personal: true,
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : 0),
@@ -78,6 +81,7 @@ export const mass: Part = {
 
 export const handle: Part = {
   id: 'handle',
+  personal: true,
   name: 'Handle',
   about: 'Whether the handle stands rough use and the machine.',
   level: () => 1,
@@ -98,6 +102,7 @@ export const handle: Part = {
 
 export const flatSide: Part = {
   id: 'flat-side',
+  personal: false,
   name: 'Flat side',
   about: 'A side broad enough to crush under the palm.',
   level: (task) => (task.flatSide ? 1 : 0),
@@ -108,6 +113,7 @@ export const flatSide: Part = {
 
 export const table: Part = {
   id: 'table',
+  personal: false,
   name: 'At the table',
   about: 'Short, low and light beside a plate.',
   level: (_task, mode) => (mode.id === 'table' ? 1 : 0),
