@@ -6,7 +6,7 @@ import type { BladeModel } from '../blade/schema';
 import { completeKitchen } from '../kitchen/kitchen';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { taskLoads } from '../cutting/load';
-import { anyTask, oddBlade } from '../testing/arbitrary';
+import { anyKitchen, anyTask, oddBlade } from '../testing/arbitrary';
 import { cookContexts } from './cook';
 import { taskModes } from './modes';
 import { edgeSafety } from './parts/care';
@@ -38,6 +38,21 @@ const vetoed = (blade: BladeModel, taskId: string, file: Partial<KitchenFile> = 
 const home = contexts();
 const first = home[0];
 if (!first) throw new Error('no cook');
+
+test('what is worked out once for a blade serves every cook: a score is its explanation’s, whoever was scored before', () => {
+  const blades = shippedModels.filter((_, i) => i % 9 === 0).map((blade) => bladeTraits(blade, reference));
+  fc.assert(
+    fc.property(anyKitchen, (file) => {
+      const cooks = contexts(file);
+      for (const each of reference.tasks.values())
+        for (const blade of blades) {
+          const ready = prepareTask(each);
+          expect(score(blade, ready, cooks)).toBeCloseTo(explain(blade, ready, cooks).score, 8);
+        }
+    }),
+    { numRuns: 12 },
+  );
+});
 
 test('any odd blade scores between 0 and 100, and the parts multiply to the score', () => {
   fc.assert(

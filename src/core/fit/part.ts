@@ -11,8 +11,11 @@ export interface Part {
   name: string;
   /** What it looks at, one plain sentence. */
   about: string;
-  /** Whether it looks at the cook, the board or the habits; what does not is worked out once for a blade and task. */
-  personal: boolean;
+  /**
+   * What its value rests on beside the blade and the way of cutting: the task, the cook (with board and habits), or both. What rests
+   * on one of them only is worked out once.
+   */
+  restsOn: 'task' | 'cook' | 'both';
   /** How strongly it counts for this task done this way; 0 when it does not apply. Multiplies the exponent. */
   level(task: Task, mode: Mode): number;
   /** 0 hopeless … 1 nothing to wish for. */

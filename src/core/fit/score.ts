@@ -44,15 +44,37 @@ interface Weighed {
   weight: number;
 }
 
-/** A task made ready for scoring: its modes, each with the parts that apply and their exponents. */
-export interface PreparedTask {
-  task: Task;
-  modes: { mode: Mode; parts: Weighed[]; personal: Weighed[] }[];
-  /** What each blade brings to each mode whoever cuts, 0–1: filled as blades are scored. */
-  impersonal: WeakMap<BladeTraits, Float64Array>;
+/** A way of doing a task with the parts that apply and their exponents. */
+interface PreparedMode {
+  mode: Mode;
+  parts: Weighed[];
+  /** The parts that rest on task and cook at once. */
+  ofBoth: Weighed[];
+  /** The parts that rest on the cook alone: the same group for every task done the same way. */
+  ofCook: CookGroup;
 }
 
+/** A task made ready for scoring. */
+export interface PreparedTask {
+  task: Task;
+  modes: PreparedMode[];
+}
+
+interface CookGroup {
+  index: number;
+  mode: Mode;
+  parts: Weighed[];
+}
+
+const groups = new Map<string, CookGroup>();
 const prepared = new WeakMap<Task, PreparedTask>();
+
+function cookGroup(mode: Mode, parts: Weighed[]): CookGroup {
+  const key = [mode.id, ...parts.map(({ part, weight }) => `${part.id} ${weight}`)].join();
+  const group = groups.get(key) ?? { index: groups.size, mode, parts };
+  groups.set(key, group);
+  return group;
+}
 
 /** Prepares a task, once per task object. */
 export function prepareTask(task: Task): PreparedTask {
@@ -63,9 +85,10 @@ export function prepareTask(task: Task): PreparedTask {
       const weight = PART_WEIGHTS[part.id].value * part.level(task, mode);
       return weight > 0 ? [{ part, weight }] : [];
     });
-    return { mode, parts, personal: parts.filter(({ part }) => part.personal) };
+    const restingOn = (what: Part['restsOn']) => parts.filter(({ part }) => part.restsOn === what);
+    return { mode, parts, ofBoth: restingOn('both'), ofCook: cookGroup(mode, restingOn('cook')) };
   });
-  const ready = { task, modes, impersonal: new WeakMap<BladeTraits, Float64Array>() };
+  const ready = { task, modes };
   prepared.set(task, ready);
   return ready;
 }
@@ -73,38 +96,64 @@ export function prepareTask(task: Task): PreparedTask {
 /** A value to its exponent, without the power where there is none. */
 const raised = (value: number, weight: number) => (value === 1 || weight === 1 ? value : Math.pow(value, weight));
 
-/** The share of each mode's product that is the same for every cook. */
-function impersonal(
-  blade: BladeTraits,
-  { task, modes, impersonal: known }: PreparedTask,
-  cook: CookContext,
-): Float64Array {
-  const before = known.get(blade);
+/** What the parts that rest on the task alone leave of each way, its own cost included. */
+function leftByTask(blade: BladeTraits, { task, modes }: PreparedTask, cook: CookContext): Float64Array {
+  const before = blade.forTask.get(task);
   if (before) return before;
-  const products = Float64Array.from(modes, ({ mode, parts }) =>
+  const left = Float64Array.from(modes, ({ mode, parts }) =>
     parts.reduce(
       (product, { part, weight }) =>
-        part.personal ? product : product * raised(part.value(blade, task, cook, mode), weight),
+        part.restsOn === 'task' ? product * raised(part.value(blade, task, cook, mode), weight) : product,
       mode.factor,
     ),
   );
-  known.set(blade, products);
-  return products;
+  blade.forTask.set(task, left);
+  return left;
+}
+
+/** What a group of parts that rest on the cook alone leaves. */
+function leftByCook(
+  blade: BladeTraits,
+  task: Task,
+  cook: CookContext,
+  known: Float64Array,
+  { index, mode, parts }: CookGroup,
+): number {
+  const before = known[index] ?? NaN;
+  if (before >= 0) return before;
+  let product = 1;
+  for (const { part, weight } of parts) product *= raised(part.value(blade, task, cook, mode), weight);
+  known[index] = product;
+  return product;
+}
+
+/** What the groups of parts leave of each blade, by cook: it goes with the cook. */
+const byCooks = new WeakMap<CookContext, Map<BladeTraits, Float64Array>>();
+
+function knownForCook(blade: BladeTraits, cook: CookContext): Float64Array {
+  const blades = byCooks.get(cook) ?? new Map<BladeTraits, Float64Array>();
+  const before = blades.get(blade);
+  if (before && before.length >= groups.size) return before;
+  const known = new Float64Array(groups.size).fill(NaN);
+  byCooks.set(cook, blades.set(blade, known));
+  return known;
 }
 
 /** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. */
 export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
   const { task, modes } = ready;
-  const products = impersonal(blade, ready, cook);
+  const byTask = leftByTask(blade, ready, cook);
+  const byCook = knownForCook(blade, cook);
   let best = 0;
   for (let m = 0; m < modes.length; m++) {
     const each = modes[m];
-    let product = products[m] ?? 0;
+    let product = byTask[m] ?? 0;
     // no part lifts a product: once it is behind, it stays behind
     if (!each || product <= best || vetoOf(blade, task, cook, each.mode)) continue;
-    for (const { part, weight } of each.personal) {
-      product *= raised(part.value(blade, task, cook, each.mode), weight);
+    product *= leftByCook(blade, task, cook, byCook, each.ofCook);
+    for (const { part, weight } of each.ofBoth) {
       if (product <= best) break;
+      product *= raised(part.value(blade, task, cook, each.mode), weight);
     }
     best = Math.max(best, product);
   }

@@ -3,6 +3,7 @@ import { handleGirthMm, knuckleRoomMm, pinchToTipMm } from '../blade/hold';
 import { rockAngleRad } from '../blade/rocking';
 import type { BladeModel, Steel } from '../blade/schema';
 import { edgeStrength, hardness } from '../blade/strength';
+import type { Task } from '../cutting/task';
 import type { BoardMotion } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
 import { FIT } from '../constants';
@@ -30,6 +31,8 @@ export interface BladeTraits {
   faceQuality: number;
   woodHandle: boolean;
   knuckleRoomMm(palmBreadthMm: number): number;
+  /** What the parts that rest on the task alone leave of each of its ways, 0–1: filled as it is scored. */
+  forTask: Map<Task, Float64Array>;
 }
 
 function faceQuality(blade: BladeModel): number {
@@ -96,5 +99,6 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>): BladeT
     faceQuality: faceQuality(blade),
     woodHandle: ['octagon', 'oval', 'd-shape'].includes(blade.handleStyle),
     knuckleRoomMm: (palm) => knuckleRoomMm(blade, palm),
+    forTask: new Map(),
   };
 }

@@ -313,6 +313,9 @@ export interface Chosen {
   unmet: number;
 }
 
+/** The first of each of several equal choices. */
+const distinct = (choices: readonly Choice[]): Choice[] => [...new Map(choices.map((c) => [c.join(), c])).values()];
+
 /**
  * The kit to aim for: the best coverage within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
  * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target.
@@ -322,9 +325,10 @@ export interface Chosen {
 export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, atLeast = 0): Chosen {
   const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
-  let found = chooser
+  const filled = chooser
     .starts(effort.starts)
-    .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
+    .flatMap((start) => [false, true].map((byMoney) => chooser.fill(Int32Array.from(start), byMoney)));
+  let found = distinct(distinct(filled).map((choice) => chooser.exchange(choice)))
     .map((choice) => ({ choice, value: chooser.value(choice) }))
     .sort((a, b) => b.value - a.value);
   found = found.map((kit, i) => {

@@ -7,7 +7,7 @@ const { wedge: w, steer: st, release: re, flex: fl } = FIT;
 
 export const wedge: Part = {
   id: 'wedge',
-  personal: false,
+  restsOn: 'task',
   name: 'Wedge',
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
@@ -26,7 +26,7 @@ export const wedge: Part = {
 
 export const steer: Part = {
   id: 'steer',
-  personal: false,
+  restsOn: 'task',
   name: 'Steering',
   about: 'Drift of one-sided bevels in tall dense food.',
   level: (task, mode) =>
@@ -44,7 +44,7 @@ export const steer: Part = {
 
 export const release: Part = {
   id: 'release',
-  personal: false,
+  restsOn: 'task',
   name: 'Release',
   about: 'Whether slices cling to the side of the blade.',
   level: (task, mode) => (task.stick > 0 && mode.id !== 'hand' && mode.id !== 'tip' && mode.id !== 'table' ? 1 : 0),
@@ -59,7 +59,7 @@ export const release: Part = {
 
 export const flex: Part = {
   id: 'flex',
-  personal: false,
+  restsOn: 'task',
   name: 'Flex',
   about: 'Bend is wanted along skin and flat frames, unwanted round joints.',
   level: (task, mode) => {

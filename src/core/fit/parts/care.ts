@@ -30,7 +30,7 @@ export function taskLoadMet(task: Task, mode: Mode): number {
 
 export const edgeSafety: Part = {
   id: 'edge-safety',
-  personal: true,
+  restsOn: 'both',
   name: 'Edge safety',
   about: 'Strength of the edge against what it may meet.',
   level: (_task, mode) => (mode.id === 'child' ? 0 : 1),
@@ -52,7 +52,7 @@ function exposure(b: BladeTraits, task: Task, { habits }: CookContext): number {
 
 export const corrosion: Part = {
   id: 'corrosion',
-  personal: true,
+  restsOn: 'both',
   name: 'Rust',
   about: 'Reactive steel against acid and the habit of wiping.',
   level: () => 1,
@@ -65,7 +65,7 @@ export const corrosion: Part = {
 
 export const practice: Part = {
   id: 'practice',
-  personal: true,
+  restsOn: 'cook',
   name: 'Practice',
   about: 'What the blade asks of the hand against what the cook brings.',
   level: () => 1,

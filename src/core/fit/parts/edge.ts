@@ -6,7 +6,7 @@ const { tip: t, face: f, crust: cr } = FIT;
 
 export const tip: Part = {
   id: 'tip',
-  personal: false,
+  restsOn: 'task',
   name: 'Tip',
   about: 'Distance from the pinch to the tip, its shape and its thinness.',
   level: (task, mode) => (mode.id === 'tip' ? Math.max(1, task.tip) : task.tip),
@@ -24,7 +24,7 @@ export const tip: Part = {
 
 export const face: Part = {
   id: 'face',
-  personal: false,
+  restsOn: 'task',
   name: 'Clean face',
   about: 'Thinness behind the edge, its angle, its bevel, and whether teeth tear.',
   level: (task, mode) => (mode.id === 'child' ? 0 : 0.6 * task.clean + 0.45 * task.thin),
@@ -48,7 +48,7 @@ export const face: Part = {
 
 export const crust: Part = {
   id: 'crust',
-  personal: false,
+  restsOn: 'task',
   name: 'Crust',
   about: 'Teeth bite crust and crumb; a plain edge presses unless it is very keen and long.',
   level: (task, mode) => (task.crust ? 1 : mode.id === 'saw' ? 0.3 : 0),

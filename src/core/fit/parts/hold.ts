@@ -8,7 +8,7 @@ const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta
 
 export const clearance: Part = {
   id: 'clearance',
-  personal: true,
+  restsOn: 'cook',
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? 0.35 : 0),
@@ -32,7 +32,7 @@ function sheetGuide(b: BladeTraits): number {
 
 export const inHand: Part = {
   id: 'in-hand',
-  personal: false,
+  restsOn: 'task',
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
   // small pieces are steadied in the fingers even when the tip does the work
@@ -56,7 +56,7 @@ export const inHand: Part = {
 
 export const mass: Part = {
   id: 'mass',
-  personal: true,
+  restsOn: 'both',
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : 0),
@@ -81,7 +81,7 @@ export const mass: Part = {
 
 export const handle: Part = {
   id: 'handle',
-  personal: true,
+  restsOn: 'cook',
   name: 'Handle',
   about: 'Whether the handle stands rough use and the machine.',
   level: () => 1,
@@ -102,7 +102,7 @@ export const handle: Part = {
 
 export const flatSide: Part = {
   id: 'flat-side',
-  personal: false,
+  restsOn: 'task',
   name: 'Flat side',
   about: 'A side broad enough to crush under the palm.',
   level: (task) => (task.flatSide ? 1 : 0),
@@ -113,7 +113,7 @@ export const flatSide: Part = {
 
 export const table: Part = {
   id: 'table',
-  personal: false,
+  restsOn: 'task',
   name: 'At the table',
   about: 'Short, low and light beside a plate.',
   level: (_task, mode) => (mode.id === 'table' ? 1 : 0),

@@ -17,7 +17,7 @@ function strokes(lengthMm: number, task: Task, sawing: boolean): number {
 
 export const reach: Part = {
   id: 'reach',
-  personal: false,
+  restsOn: 'task',
   name: 'Reach',
   about: 'Strokes needed to draw through the food: one clean stroke is best.',
   level: (task, mode) => (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : 0.6) : task.long ? 0.5 : 0),
@@ -34,7 +34,7 @@ const wantedSpan = (widthMm: number) => widthMm + s.stack.value;
 
 export const span: Part = {
   id: 'span',
-  personal: false,
+  restsOn: 'task',
   name: 'Span',
   about: 'Edge long enough for the food and a stack beside it.',
   level: (task, mode) => (mode.id === 'board' || mode.id === 'cleave' || (mode.id === 'hand' && isSheet(task)) ? 1 : 0),
@@ -64,7 +64,7 @@ function taste(weightG: number, wants: string): number {
 
 export const comfort: Part = {
   id: 'comfort',
-  personal: true,
+  restsOn: 'cook',
   name: 'Comfort',
   about: 'Length wanted by this hand, board and nerve, with handle girth and taste in weight.',
   // bone is broken with the heel, whatever the length
@@ -91,7 +91,7 @@ export const comfort: Part = {
 
 export const board: Part = {
   id: 'board',
-  personal: true,
+  restsOn: 'cook',
   name: 'Board',
   about: 'Edge no longer than the board carries; glass and stone wear any edge.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' ? 1 : 0),
