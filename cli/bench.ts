@@ -10,6 +10,7 @@ import { prepareTask, score } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { affordable, QUICK } from '../src/core/kit/choose';
+import { offersFor } from '../src/core/kit/offers';
 import { planFrom, stepsOf } from '../src/core/kit/plan';
 import { bestOfEverySize, ofSize, proveBest, toTheEnd } from '../src/core/kit/sizes';
 import { Doubt } from '../src/core/kit/sure';
@@ -75,20 +76,22 @@ const timed = <T>(work: () => T): [T, number] => {
   return [result, performance.now() - began];
 };
 const benches = kitchens.map((kitchen) => layOut(kitchen, reference, shippedModels));
-for (const { problem } of benches) toTheEnd(bestOfEverySize(problem));
+for (const bench of benches) toTheEnd(bestOfEverySize(bench));
 
-const exact = benches.map(({ problem }) => timed(() => toTheEnd(bestOfEverySize(problem))));
+const exact = benches.map((bench) => timed(() => toTheEnd(bestOfEverySize(bench))));
 const proven = exact.filter(([sizes]) => sizes.every((s) => s.proven)).length;
 console.log(
   `best of every size 1–8, ${benches.length} kitchens: median ${middle(exact.map(([, ms]) => ms)).toFixed(0)} ms, longest ${Math.max(...exact.map(([, ms]) => ms)).toFixed(0)} ms, ${proven} proven throughout`,
 );
 
-const ratios = benches.slice(0, COMPARED).map(({ problem }, k) => {
+const ratios = benches.slice(0, COMPARED).map((bench, k) => {
   const [sizes = [], ours = 0] = exact[k] ?? [];
   const [worst, theirs] = timed(() =>
     Math.max(
       ...sizes.map(({ size, value }) =>
-        Math.abs((bestByProgram(asProgram(affordable(ofSize(problem, size)).problem)) ?? NaN) - value),
+        Math.abs(
+          (bestByProgram(asProgram(affordable(ofSize(bench.problem, size)).problem, offersFor(bench))) ?? NaN) - value,
+        ),
       ),
     ),
   );
@@ -141,11 +144,11 @@ const many = Array.from({ length: 600 }, (_, i) => {
 const [large, laid] = timed(() => layOut({ ...kitchens[0], format: 'scabbard.kitchen', version: 1 }, reference, many));
 const [, quick] = timed(() => planFrom(large, { effort: QUICK }));
 const began = performance.now();
-const search = proveBest(large.problem);
+const search = proveBest(large);
 let state = search.next();
 while (!state.done && performance.now() - began < 5000) state = search.next();
 console.log(
-  `600 models: scored in ${laid.toFixed(0)} ms, answered ${quick.toFixed(0)} ms later, ${state.value.proven ? 'proven' : `gap ${(100 * state.value.gap).toFixed(2)} points`} after ${(performance.now() - began).toFixed(0)} ms`,
+  `600 models: scored in ${laid.toFixed(0)} ms, answered ${quick.toFixed(0)} ms later, ${state.value.proof.proven ? 'proven' : `gap ${(100 * state.value.proof.gap).toFixed(2)} points`} after ${(performance.now() - began).toFixed(0)} ms`,
 );
 
 globalThis.gc?.();

@@ -4,14 +4,14 @@ import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../core/formats/kitchenWords';
 import type { Plan } from '../core/formats/planFile';
-import { judgeBox, type BoxVerdict } from '../core/kit/boxes';
+import { boxesOf, judgeBox, type BoxVerdict } from '../core/kit/boxes';
 import { QUICK } from '../core/kit/choose';
 import { frontier, knee } from '../core/kit/frontier';
-import { planProven } from '../core/kit/offers';
+import { planProven } from '../core/kit/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import type { SchoolId } from '../core/kit/schools';
 import { bestOfEverySize } from '../core/kit/sizes';
-import { boxesOf, layOut, type Workbench } from '../core/kit/workbench';
+import { layOut, type Workbench } from '../core/kit/workbench';
 import { fromMinor } from '../core/money/currency';
 
 /** What argues with a plan: other schools, other money, other kitchens. Loaded by the worker when first asked. */
@@ -93,14 +93,13 @@ export interface SizeView {
 
 /** The best kit of every size, each proven or with its gap, growing as it is worked out. */
 export function* sizesView(bench: Workbench): Generator<SizeView[]> {
-  const { candidates } = bench.problem;
-  for (const known of bestOfEverySize(bench.problem))
+  for (const known of bestOfEverySize(bench))
     yield known.map(({ size, value, kit, priceMinor, proven, gap }) => ({
       size,
       coverage: value,
       spent: fromMinor(priceMinor, bench.kitchen.currency),
       proven,
       gap,
-      names: kit.flatMap((i) => candidates[i]?.blade?.blade.name ?? candidates[i]?.tool?.name ?? []),
+      names: kit.flatMap((c) => c.blade?.blade.name ?? c.tool?.name ?? []),
     }));
 }

@@ -13,7 +13,7 @@ import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/choose';
-import { planWithOffers } from '../core/kit/offers';
+import { planWithOffers } from '../core/kit/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import { proveBest } from '../core/kit/sizes';
 import { servedBy, type Served } from '../core/kit/strip';
@@ -131,9 +131,9 @@ const kitchenWorker = {
   async thorough(): Promise<{ plan: Plan; served: Served[] } | null> {
     if (!bench) return null;
     const on = bench;
-    const proof = await inSlices(proveBest(on.problem));
-    if (!proof) return null;
-    const { plan, bench: stands } = planWithOffers(on, { proof });
+    const proven = await inSlices(proveBest(on));
+    if (!proven) return null;
+    const { plan, bench: stands } = planWithOffers(on, { proven });
     planned = stands;
     return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },

@@ -6,13 +6,13 @@ import type { KitchenFile } from '../formats/kitchenFile';
 import { readKitchenFile } from '../formats/kitchenFile';
 import { benchOf, fileOf } from '../testing/trade';
 import { bought, demanded, excluded, givenAway, inOrder, putRight, released, stepKey, swapped } from './actions';
-import { bestBox, judgeBox, shareOut } from './boxes';
+import { bestBox, boxesOf, judgeBox, shareOut } from './boxes';
 import { QUICK } from './choose';
 import { frontier, knee } from './frontier';
-import { planKitchen } from './offers';
+import { planKitchen } from './planKitchen';
 import { planFrom, stepsOf } from './plan';
 import { servedBy } from './strip';
-import { boxesOf, layOut } from './workbench';
+import { layOut } from './workbench';
 
 const plan = (file: KitchenFile) => planKitchen(file, reference, shippedModels, { perturbed: 0 });
 

@@ -1,6 +1,8 @@
 import { z } from 'zod';
-import { kindOfWork, type Candidate } from './candidates';
+import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
+import { forSale, kindOfWork, type Candidate } from './candidates';
 import { KitValue, type Demand } from './value';
+import type { Workbench } from './workbench';
 
 /** A set sold whole: its pieces by model, its price in EUR minor units. */
 export const boxSchema = z.strictObject({
@@ -50,6 +52,25 @@ export function atSharedPrice(pieces: readonly Candidate[], priceMinor: number):
     pieces.map((p) => p.priceMinor),
   );
   return pieces.map((piece, i) => ({ ...piece, priceMinor: shares[i] ?? 0 }));
+}
+
+/** The sets that may be bought whole here: their pieces as candidates and the price in the kitchen's currency. */
+export function boxesOf({
+  kitchen,
+  models,
+  reference,
+  tasks,
+  cooks,
+}: Pick<Workbench, 'kitchen' | 'models' | 'reference' | 'tasks' | 'cooks'>): BoxForSale[] {
+  const sets = [...reference.sets.values()];
+  const pieces = new Set(sets.flatMap((box) => box.pieces));
+  const inSets = models.filter(({ id }) => pieces.has(id));
+  const known = new Map(forSale(kitchen, inSets, reference, tasks, cooks).map((c) => [c.id, c]));
+  return sets.flatMap((box) => {
+    const whole = box.pieces.flatMap((id) => known.get(id) ?? []);
+    if (whole.length < box.pieces.length) return [];
+    return [{ box, pieces: whole, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
+  });
 }
 
 /** Of the sets within the budget the one that covers most, the cheaper of equals; its pieces as candidates at their share of the price. */

@@ -242,12 +242,17 @@ export function toolSteps(kitchen: Kitchen, loads: readonly TaskLoad[], referenc
 /**
  * Drops what can never be the better choice: a candidate that another equals or beats at every task for no more money.
  * Of two equals the one first by id stays, so that the order of the catalogue changes nothing. A second copy of the better one
- * is always allowed, so nothing is lost.
+ * is always allowed, so nothing is lost. `lowest` is the least a candidate may come to cost with an offer.
  */
-export function withoutDominated(candidates: readonly Candidate[]): Candidate[] {
+export function withoutDominated(
+  candidates: readonly Candidate[],
+  lowest = (c: Candidate): number => c.priceMinor,
+): Candidate[] {
+  const least = new Map(candidates.map((c) => [c, lowest(c)]));
   const beats = (a: Candidate, b: Candidate): boolean => {
-    if (a.priceMinor > b.priceMinor) return false;
-    let strictly = a.priceMinor < b.priceMinor;
+    const price = least.get(b) ?? b.priceMinor;
+    if (a.priceMinor > price) return false;
+    let strictly = a.priceMinor < price;
     for (let t = 0; t < a.rows.length; t++) {
       const x = a.rows[t] ?? 0;
       const y = b.rows[t] ?? 0;

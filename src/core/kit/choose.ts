@@ -61,6 +61,9 @@ export function affordable(problem: Problem): { problem: Problem; unmet: number 
   }
 }
 
+/** The coverage a plan aims at where so much can be reached: what is left in the purse goes off, and what is no whole point. */
+export const targetFrom = (reached: number): number => wholePoint(reached - LEFT_IN_THE_PURSE);
+
 export class Chooser {
   private readonly kit: KitValue;
 
@@ -339,11 +342,7 @@ export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, atLeast
   if (proof) found.push({ choice: proof.choice, value: proof.value });
   const reached = Math.max(...found.map((kit) => kit.value));
   // never below what is covered already, so that spending is not undone to less than nothing
-  const target = Math.max(
-    wholePoint(reached - LEFT_IN_THE_PURSE),
-    Math.min(reached, atLeast),
-    chooser.value(chooser.empty()),
-  );
+  const target = Math.max(targetFrom(reached), Math.min(reached, atLeast), chooser.value(chooser.empty()));
   const trimmed = found
     .filter((kit) => kit.value >= target - EPSILON)
     .map(({ choice }) => {

@@ -1,17 +1,26 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { shippedModels } from '../../../data/models';
+import { reference } from '../../../data/reference';
 import { readKitchenFile } from '../formats/kitchenFile';
 import { asProgram, bestByProgram } from '../testing/mip';
-import { benchOf } from '../testing/trade';
+import { benchOf, fileOf } from '../testing/trade';
 import type { Candidate } from './candidates';
-import { Chooser, type Problem } from './choose';
+import { affordable, Chooser, type Problem } from './choose';
 import { ExactSearch } from './exact';
+import { offersFor } from './offers';
 import { seeded } from './random';
-import { bestOfEverySize, knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
+import { bestOfEverySize, knifePlaces, ofSize, proveBest, startingKit, toTheEnd } from './sizes';
+import { layOut } from './workbench';
 
 const AGREES = 1e-6;
 type Random = () => number;
 const below = (random: Random, n: number) => Math.floor(random() * n);
+function oneOf<T>(random: Random, from: readonly T[]): T {
+  const one = from[below(random, from.length)];
+  if (one === undefined) throw new Error('nothing to choose from');
+  return one;
+}
 
 function candidate(id: string, rows: Float64Array, priceMinor: number, owned: number | null = null): Candidate {
   const action = owned === null ? ('buy' as const) : ('sharpen' as const);
@@ -149,15 +158,57 @@ describe('the best kit by bound and branch is the best kit by a general solver',
   });
 });
 
+test('offers are in the proof: the best kit with sets and volume prices is the general solver’s', () => {
+  const random = seeded(77);
+  let helped = 0;
+  let tried = 0;
+  for (let k = 0; k < 48; k++) {
+    // a fifth of the catalogue, another fifth each time, with sets and a maker's basket of chance
+    const models = shippedModels.filter((_, i) => i % 5 === k % 5);
+    const sets = Array.from({ length: 4 }, (_, b) => {
+      const pieces = new Set(Array.from({ length: 2 + below(random, 3) }, () => oneOf(random, models)));
+      const singly = [...pieces].reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+      return {
+        id: `set-${b}`,
+        name: 'Set',
+        maker: 'Oskavel',
+        pieces: [...pieces].map(({ id }) => id),
+        priceMinor: Math.round(singly * (0.3 + random() / 2)),
+      };
+    });
+    const volumes = [{ maker: oneOf(random, models).maker, from: 2, off: 0.15 + random() / 3 }];
+    const bench = layOut(
+      fileOf({
+        cooking: { cuisines: [{ id: oneOf(random, [...reference.cuisines.keys()]) }] },
+        budget: { total: 60 + below(random, 240) },
+        limits: { maxKnives: 2 + below(random, 5), must: k % 3 === 0 ? ['paring'] : [] },
+      }),
+      { ...reference, sets: new Map(sets.map((set) => [set.id, set])), volumes },
+      models,
+    );
+    if (affordable(bench.problem).unmet > 0) continue;
+    const { proof, on } = toTheEnd(proveBest(bench));
+    const best = bestByProgram(asProgram(bench.problem, offersFor(bench)));
+    expect(proof.proven).toBe(true);
+    expect(Math.abs(proof.value - (best ?? NaN)), `kitchen ${k}`).toBeLessThan(AGREES);
+    holds(on.problem, proof);
+    tried++;
+    if (on !== bench) helped++;
+  }
+  console.log(`${tried} kitchens with offers: all agree; an offer is taken in ${helped}`);
+  expect(tried).toBeGreaterThan(25);
+  expect(helped).toBeGreaterThan(5);
+}, 60_000);
+
 test('every size is proven, and neither more knives nor more money ever makes it worse', () => {
   const before: number[] = [];
   for (const total of [60, 150, 400]) {
-    const { problem } = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
-    const sizes = toTheEnd(bestOfEverySize(problem));
+    const bench = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
+    const sizes = toTheEnd(bestOfEverySize(bench));
     expect(sizes.map((s) => s.size)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
     sizes.forEach((s, i) => {
       expect(s.proven).toBe(true);
-      expect(s.priceMinor).toBeLessThanOrEqual(problem.budgetMinor);
+      expect(s.priceMinor).toBeLessThanOrEqual(bench.problem.budgetMinor);
       expect(s.value).toBeGreaterThanOrEqual((sizes[i - 1]?.value ?? 0) - AGREES);
       expect(s.value).toBeGreaterThanOrEqual((before[i] ?? 0) - AGREES);
       before[i] = s.value;

@@ -66,8 +66,16 @@ export class ExactSearch {
   /** Multipliers at the root, to start a kindred search from. */
   readonly rootMultipliers: Float64Array;
 
-  /** `seed`, a kit that keeps the rules, is where the search starts from; `hint`, multipliers of a kindred search. */
-  constructor(problem: Problem, seed: Choice, hint?: Float64Array) {
+  /**
+   * `seed`, a kit that keeps the rules, is where the search starts from; `hint`, multipliers of a kindred search; `floor`, a value that is
+   * had elsewhere: only kits worth more are looked for.
+   */
+  constructor(
+    problem: Problem,
+    seed: Choice,
+    hint?: Float64Array,
+    private readonly floor = 0,
+  ) {
     const relaxed = new Relaxation(problem);
     this.relaxed = relaxed;
     const taken = relaxed.takenOf(seed);
@@ -79,7 +87,7 @@ export class ExactSearch {
     };
     const fits = hint?.length === relaxed.scale.length;
     let root = from(hint && fits ? hint : relaxed.startingMultipliers(taken), relaxed.everything());
-    if (hint && root.bound > this.best.value + FAR) {
+    if (hint && root.bound > this.aim + FAR) {
       const afresh = from(relaxed.startingMultipliers(this.best.taken), root.open);
       if (afresh.bound < root.bound) root = afresh;
     }
@@ -106,31 +114,41 @@ export class ExactSearch {
     if (this.stack.length === 0) return;
     const afresh = { ...this.root, multipliers: this.relaxed.startingMultipliers(this.best.taken) };
     this.lower(afresh, steps, patience);
-    const gap = (node: Node) => node.bound - this.best.value;
+    const gap = (node: Node) => node.bound - this.aim;
     if (gap(afresh) > WORTH_IT * gap(this.root)) return;
     this.root = afresh;
     this.stack = [];
     this.push({ ...afresh });
   }
 
+  /** What a kit must be worth more than. */
+  private get aim(): number {
+    return Math.max(this.best.value, this.floor);
+  }
+
+  /** Whether a kit worth more than the floor has been found. */
+  get found(): boolean {
+    return this.best.value > this.floor;
+  }
+
   proof(): Proof {
     const bound = Math.min(
-      this.root.bound,
-      this.stack.reduce((most, node) => Math.max(most, node.bound), this.best.value),
+      Math.max(this.root.bound, this.aim),
+      this.stack.reduce((most, node) => Math.max(most, node.bound), this.aim),
     );
-    const proven = bound <= this.best.value + PRECISION;
+    const proven = bound <= this.aim + PRECISION;
     return {
       choice: this.relaxed.choiceOf(this.best.taken),
       value: this.best.value,
-      bound: proven ? this.best.value : bound,
-      gap: proven ? 0 : bound - this.best.value,
+      bound: proven ? this.aim : bound,
+      gap: proven ? 0 : bound - this.aim,
       proven,
       nodes: this.nodes,
     };
   }
 
   private isHopeful(node: Node): boolean {
-    return node.bound > this.best.value + PRECISION;
+    return node.bound > this.aim + PRECISION;
   }
 
   private push(node: Node): void {
@@ -153,7 +171,7 @@ export class ExactSearch {
         if (value < bound - STEP.notable) idle = 0;
         bound = value;
         best.set(now);
-        if (bound <= this.best.value + PRECISION) break;
+        if (bound <= this.aim + PRECISION) break;
         if (i % STEP.filterEvery === 0) this.drop(node, value);
         // the relaxed choice, when it keeps the budget, may be the best kit yet
         if (relaxed.keepsBudget()) this.keep([...node.taken, ...relaxed.chosen]);
@@ -168,7 +186,7 @@ export class ExactSearch {
       let norm = 0;
       for (let k = 0; k < now.length; k++) norm += (scale[k] ?? 0) * (slope[k] ?? 0) ** 2;
       if (norm < 1e-15) break;
-      const step = (factor * (Math.min(value, bound * 2) - this.best.value + PRECISION)) / norm;
+      const step = (factor * (Math.min(value, bound * 2) - this.aim + PRECISION)) / norm;
       for (let k = 0; k < now.length; k++)
         now[k] = Math.max(0, (now[k] ?? 0) - step * (scale[k] ?? 0) * (slope[k] ?? 0));
     }
@@ -179,7 +197,7 @@ export class ExactSearch {
   /** Drops from a node what cannot be part of a better kit, by the worths of the evaluation just made, which came to `value`. */
   private drop(node: Node, value: number): void {
     const { thresholds, worth, chosen } = this.relaxed;
-    const need = this.best.value + PRECISION - value;
+    const need = this.aim + PRECISION - value;
     node.open = node.open.map((list, at) => {
       const least = need + (thresholds[at] ?? 0);
       const keep = (i: number) => (worth[i] ?? 0) > least || chosen.some((c) => c.at === at && c.candidate === i);

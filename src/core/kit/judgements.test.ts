@@ -4,7 +4,7 @@ import { reference } from '../../../data/reference';
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { fileOf } from '../testing/trade';
-import { planKitchen } from './offers';
+import { planKitchen } from './planKitchen';
 
 /** What someone experienced would say of whole kitchens, told the way people tell it: by meals, habits and what is owned. */
 

@@ -1,20 +1,28 @@
-import type { BladeModel } from '../blade/schema';
-import type { KitchenFile } from '../formats/kitchenFile';
-import { coverageReached, type Plan } from '../formats/planFile';
 import { showMoney } from '../money/currency';
-import type { Reference } from '../reference';
-import { atSharedPrice, judgeBox, type BoxForSale, type VolumeOffer } from './boxes';
+import { atSharedPrice, boxesOf, type BoxForSale, type VolumeOffer } from './boxes';
 import type { Candidate } from './candidates';
-import { takesKnives, type Effort, type Place } from './choose';
-import type { Proof } from './exact';
-import { planFrom, stepsOf } from './plan';
-import type { SchoolId } from './schools';
-import { proveBest, toTheEnd } from './sizes';
-import { Doubt } from './sure';
-import { boxesOf, layOut, type Workbench } from './workbench';
+import { affordable, takesKnives, type Place, type Problem } from './choose';
+import type { Workbench } from './workbench';
 
-/** Gives up as many open knife places as there are required ones put in their stead; null when there are too few. */
-function withRequired(
+/** Knives that cost less together: a set bought whole, or so many of one maker's. */
+export type Offer = ({ kind: 'set' } & BoxForSale) | ({ kind: 'volume' } & VolumeOffer);
+
+/** Every offer this kitchen may take up. Schools say what is bought, so offers are left to the free plan. */
+export function offersFor(bench: Workbench): Offer[] {
+  if (bench.school !== 'free') return [];
+  return [
+    ...boxesOf(bench).map((box) => ({ kind: 'set' as const, ...box })),
+    ...bench.reference.volumes.map((volume) => ({ kind: 'volume' as const, ...volume })),
+  ];
+}
+
+const isSingle = (c: Candidate | undefined, maker: string) =>
+  c?.action === 'buy' && !c.inSet && c.blade?.blade.maker === maker;
+
+const atVolumePrice = (c: Candidate, { off }: VolumeOffer) => Math.round(c.priceMinor * (1 - off));
+
+/** Puts required places in the stead of as many open ones; null when there are too few. */
+function inPlaceOfOpen(
   places: readonly Place[],
   required: readonly Place[],
   candidates: readonly Candidate[],
@@ -25,105 +33,145 @@ function withRequired(
   return [...required, ...places.filter((place) => !given.has(place))];
 }
 
-/** The bench with a set bought whole: its pieces stand in required places at their share of its price. */
-export function withBox(bench: Workbench, { box, pieces, priceMinor }: BoxForSale): Workbench | null {
+/**
+ * The bench with a set bought whole: its pieces stand in required places at their share of its price, each in one that demands such a
+ * knife where there is one.
+ */
+function withSet(bench: Workbench, { box, pieces, priceMinor }: BoxForSale): Workbench | null {
   const { problem, kitchen } = bench;
   const candidates = [...problem.candidates];
-  const offer = `Comes in the set ${box.name}, ${box.maker}: ${showMoney(priceMinor, kitchen.currency)} for its ${pieces.length} pieces, less than they cost singly; the price here is its share.`;
+  const offer = `Comes in the set ${box.name}, ${box.maker}: ${showMoney(priceMinor, kitchen.currency)} for its ${pieces.length} pieces, less than those wanted cost singly; the price here is its share.`;
+  if (pieces.some(({ id }) => candidates.some((c) => c.id === id && c.inSet))) return null;
   const indices = atSharedPrice(pieces, priceMinor).map((piece) => {
     const single = candidates.findIndex((c) => c.id === piece.id);
     const at = single < 0 ? candidates.length : single;
     candidates[at] = { ...piece, offer, inSet: true };
     return at;
   });
+  const left = [...problem.places];
+  const alone = (i: number): Place => ({ fits: [i], required: true });
+  const filled: Place[] = [];
+  const others: Place[] = [];
+  for (const i of indices) {
+    const [demanded] = left
+      .filter(({ fits, required }) => required && fits.includes(i))
+      .sort((a, b) => a.fits.length - b.fits.length);
+    if (demanded) left.splice(left.indexOf(demanded), 1);
+    (demanded ? filled : others).push(alone(i));
+  }
   // a piece is had in the set or not at all
-  const left = problem.places.map(({ fits, required }) => ({
-    fits: fits.filter((i) => !indices.includes(i)),
-    required,
-  }));
-  const pieceByPiece = indices.map((i) => ({ fits: [i], required: true }));
-  const places = withRequired(left, pieceByPiece, candidates);
+  const without = left.map(({ fits, required }) => ({ fits: fits.filter((i) => !indices.includes(i)), required }));
+  const places = inPlaceOfOpen([...filled, ...without], others, candidates);
   return places && { ...bench, problem: { ...problem, candidates, places } };
-}
-
-/** The bench with a maker's volume price: so many of its knives are required, and each costs that much less. */
-export function withVolume(bench: Workbench, { maker, from, off }: VolumeOffer): Workbench | null {
-  const { problem } = bench;
-  const isTheirs = (c: Candidate | undefined) => c?.action === 'buy' && c.blade?.blade.maker === maker;
-  const offer = `${from} or more of ${maker} in one basket: ${Math.round(off * 100)}% off each, counted in here.`;
-  const candidates = problem.candidates.map((c) =>
-    isTheirs(c) ? { ...c, priceMinor: Math.round(c.priceMinor * (1 - off)), offer } : c,
-  );
-  const theirs = candidates.flatMap((c, i) => (isTheirs(c) ? [i] : []));
-  if (theirs.length === 0) return null;
-  const basket = Array.from({ length: from }, () => ({ fits: theirs, required: true }));
-  const places = withRequired(problem.places, basket, candidates);
-  return places && { ...bench, problem: { ...problem, candidates, places } };
-}
-
-/** The benches with an offer that may be worth taking: a set of exactly what the plan wants, or a volume price the plan is near. */
-function offered(bench: Workbench, steps: readonly Candidate[]): Workbench[] {
-  const boxes = boxesOf(bench).flatMap((offer) => {
-    const { wins, idle } = judgeBox(offer, steps);
-    const worthTrying = wins && idle.length === 0 && offer.priceMinor <= bench.problem.budgetMinor;
-    return worthTrying ? (withBox(bench, offer) ?? []) : [];
-  });
-  const buys = steps.filter((s) => s.action === 'buy').length;
-  const volumes = bench.reference.volumes.flatMap((offer) =>
-    buys >= offer.from ? (withVolume(bench, offer) ?? []) : [],
-  );
-  return [...boxes, ...volumes];
-}
-
-/** A plan and the bench it stands on: with an offer, when one was taken. */
-export interface Planned {
-  plan: Plan;
-  bench: Workbench;
 }
 
 /**
- * The plan, with an offer in place of plain singles where that costs less for no less coverage (handbook 5.4): never a basket padded
- * for a discount. Schools and orders asked for are left as they are.
+ * The benches with a maker's volume price: so many of its knives are required, and each costs that much less. A place that demands a knife
+ * may be filled from the basket or not, hence several.
  */
-export function planWithOffers(bench: Workbench, { effort, proof }: { effort?: Effort; proof?: Proof } = {}): Planned {
-  const alone: Planned = { plan: planFrom(bench, { effort, proof }), bench };
-  if (bench.school !== 'free' || bench.kitchen.limits.order.length > 0) return alone;
-  const { coverage, proof: proven } = alone.plan;
-  const atLeast = coverage.all;
-  return offered(bench, stepsOf(bench, alone.plan)).reduce((best, on) => {
-    const plan = planFrom(on, { effort, atLeast });
-    // what was promised without the offer must be kept with it
-    if (coverageReached(plan) < atLeast || plan.spent >= best.plan.spent) return best;
-    return { plan: { ...plan, coverage: { ...plan.coverage, all: atLeast }, proof: proven }, bench: on };
-  }, alone);
+function withVolume(bench: Workbench, volume: VolumeOffer): Workbench[] {
+  const { problem } = bench;
+  const { maker, from, off } = volume;
+  const offer = `${from} or more of ${maker} in one basket: ${Math.round(off * 100)}% off each, counted in here.`;
+  const isTheirs = problem.candidates.map((c) => isSingle(c, maker));
+  const candidates = problem.candidates.map((c, i) =>
+    isTheirs[i] ? { ...c, priceMinor: atVolumePrice(c, volume), offer } : c,
+  );
+  const theirs = candidates.flatMap((_, i) => (isTheirs[i] ? [i] : []));
+  if (theirs.length === 0) return [];
+  const demanding = problem.places.filter(({ fits, required }) => required && fits.some((i) => isTheirs[i]));
+  return subsets(demanding)
+    .filter((some) => some.length <= from)
+    .flatMap((some) => {
+      const fromBasket = problem.places.map((place) =>
+        some.includes(place) ? { ...place, fits: place.fits.filter((i) => isTheirs[i]) } : place,
+      );
+      const basket = Array.from({ length: from - some.length }, () => ({ fits: theirs, required: true }));
+      const places = inPlaceOfOpen(fromBasket, basket, candidates);
+      return places ? { ...bench, problem: { ...problem, candidates, places } } : [];
+    });
 }
 
-/** {@link planWithOffers} with the best kit proven first, as far as a search goes. */
-export const planProven = (bench: Workbench): Planned =>
-  planWithOffers(bench, { proof: toTheEnd(proveBest(bench.problem)) });
+const subsets = <T>([first, ...rest]: readonly T[]): T[][] =>
+  first === undefined ? [[]] : subsets(rest).flatMap((some) => [some, [first, ...some]]);
 
-export interface KitchenOptions {
-  school?: SchoolId | undefined;
-  /** Perturbed plans to run for `stays`; 0 leaves it null. */
-  perturbed: number;
+/** The benches with an offer taken up, one for each way of doing so; none where the places or the money do not reach for it. */
+export function taking(bench: Workbench, offer: Offer): Workbench[] {
+  const benches = offer.kind === 'set' ? [withSet(bench, offer)] : withVolume(bench, offer);
+  const { unmet } = affordable(bench.problem);
+  return benches.filter((on) => on !== null).filter((on) => affordable(on.problem).unmet <= unmet);
 }
 
-/** Reads nothing, writes nothing: kitchen in, plan out, proven as far as it goes. Throws FaultyInput when the file names something unknown. */
-export function planKitchen(
-  file: KitchenFile,
-  reference: Reference,
-  models: readonly BladeModel[],
-  { school, perturbed }: KitchenOptions,
-): Plan {
-  const bench = layOut(file, reference, models, school);
-  const { plan, bench: stands } = planProven(bench);
-  if (perturbed === 0) return plan;
-  // doubted without the offer, whose pieces would stay by rule
-  const doubt = new Doubt(bench, stepsOf(stands, plan));
-  for (let run = 0; run < perturbed; run++) doubt.run();
-  const stayed = doubt.stayed();
-  // retirements come last and have none
-  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stayed[i]) })) };
+/** A problem in which offers are had without their conditions, and which of them made each candidate cheaper, by index. */
+export interface Wishful {
+  problem: Problem;
+  /** The same candidates at what they cost singly. */
+  singly: Candidate[];
+  cheaperBy: Map<number, Offer[]>;
 }
 
-const rounded = (share: number | undefined) => (share === undefined ? null : Number(share.toFixed(2)));
+/**
+ * Every knife at the lowest price any of the offers gives it, a set's piece at its share, whether or not the rest is bought: whatever the offers
+ * truly allow is allowed here for no more money, so that no kit with offers beats the best kit of this problem.
+ */
+export function wishing(bench: Workbench, offers: readonly Offer[]): Wishful {
+  const { problem } = bench;
+  const candidates = [...problem.candidates];
+  const cheaperBy = new Map<number, Offer[]>();
+  const singly = [...problem.candidates];
+  const added: number[] = [];
+  const lower = (at: number, priceMinor: number, offer: Offer) => {
+    const now = candidates[at];
+    if (!now || now.inSet) return;
+    if (priceMinor < (singly[at]?.priceMinor ?? 0)) cheaperBy.set(at, [...(cheaperBy.get(at) ?? []), offer]);
+    candidates[at] = { ...now, priceMinor: Math.min(now.priceMinor, priceMinor) };
+  };
+  for (const offer of offers) {
+    if (offer.kind === 'volume') {
+      problem.candidates.forEach((c, i) => isSingle(c, offer.maker) && lower(i, atVolumePrice(c, offer), offer));
+      continue;
+    }
+    const shares = atSharedPrice(offer.pieces, offer.priceMinor);
+    offer.pieces.forEach((piece, k) => {
+      let at = candidates.findIndex((c) => c.id === piece.id);
+      if (at < 0) {
+        at = candidates.push(piece) - 1;
+        singly.push(piece);
+        added.push(at);
+      }
+      lower(at, shares[k]?.priceMinor ?? piece.priceMinor, offer);
+    });
+  }
+  const places = problem.places.map((place) =>
+    !place.required && takesKnives(place, problem.candidates) ? { ...place, fits: [...place.fits, ...added] } : place,
+  );
+  return { problem: { ...problem, candidates, places }, singly, cheaperBy };
+}
+
+/** What a kit costs with the best of the offers whose conditions it meets, minor units, and those offers; each piece counts for one offer. */
+export function realPrice(
+  kit: readonly Candidate[],
+  offers: readonly Offer[],
+): { priceMinor: number; taken: readonly Offer[] } {
+  const [offer, ...rest] = offers;
+  if (!offer) return { priceMinor: kit.reduce((sum, c) => sum + c.priceMinor, 0), taken: [] };
+  const without = realPrice(kit, rest);
+  let left = [...kit];
+  let paid = 0;
+  if (offer.kind === 'set') {
+    for (const piece of offer.pieces) {
+      const at = left.findIndex((c) => c.id === piece.id && !c.inSet);
+      if (at < 0) return without;
+      left.splice(at, 1);
+    }
+    paid = offer.priceMinor;
+  } else {
+    const theirs = left.filter((c) => isSingle(c, offer.maker));
+    if (theirs.length < offer.from) return without;
+    left = left.filter((c) => !theirs.includes(c));
+    paid = theirs.reduce((sum, c) => sum + atVolumePrice(c, offer), 0);
+  }
+  const then = realPrice(left, rest);
+  const priceMinor = paid + then.priceMinor;
+  return priceMinor < without.priceMinor ? { priceMinor, taken: [offer, ...then.taken] } : without;
+}

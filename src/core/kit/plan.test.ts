@@ -6,7 +6,7 @@ import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { Plan, PlanStep } from '../formats/planFile';
 import { anyKitchen } from '../testing/arbitrary';
-import { planKitchen } from './offers';
+import { planKitchen } from './planKitchen';
 
 const head = { format: 'scabbard.kitchen', version: 1 } as const;
 const plan = (file: Partial<KitchenFile>, models: readonly BladeModel[] = shippedModels): Plan =>

@@ -221,9 +221,15 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, proof, atLeast }
     warnings: warningsFor(bench, steps, unmet),
     assumed: bench.assumed,
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
-    proof: { best: proof?.proven ?? false, gap: proof ? round(proof.gap, 4) : null },
+    proof: proofOf(proof),
   };
 }
+
+/** What a plan says of the search behind it. */
+export const proofOf = (proof?: Proof): Plan['proof'] => ({
+  best: proof?.proven ?? false,
+  gap: proof ? round(proof.gap, 4) : null,
+});
 
 /** The candidates of a choice. */
 export function candidatesOf(bench: Workbench, choice: Choice): Candidate[] {

@@ -59,7 +59,11 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
   const sentences =
     over.length > 0
       ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`]
-      : ['A second knife for the same work, so that nobody waits and raw food keeps its own.'];
+      : [
+          step.inSet
+            ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
+            : 'A second knife for the same work, so that nobody waits and raw food keeps its own.',
+        ];
   const lifted = over.filter(({ score, was }) => was < STRUGGLE_BELOW && score >= DONE_WELL).map(({ load }) => load);
   if (lifted.length > 0) sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
   const { blade } = step;

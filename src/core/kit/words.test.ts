@@ -4,7 +4,7 @@ import { reference } from '../../../data/reference';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { benchOf, fileOf } from '../testing/trade';
 import type { Candidate } from './candidates';
-import { planKitchen } from './offers';
+import { planKitchen } from './planKitchen';
 import { normal, seeded } from './random';
 import { DONE_WELL, lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver, taskNames } from './story';
 import { Doubt } from './sure';

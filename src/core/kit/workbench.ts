@@ -9,7 +9,6 @@ import type { Reference } from '../reference';
 import {
   buyable,
   careSteps,
-  forSale,
   ownedKnives,
   toolScores,
   toolSteps,
@@ -17,7 +16,7 @@ import {
   type Candidate,
   type OwnedKnife,
 } from './candidates';
-import { bestBox, type BoxForSale } from './boxes';
+import { bestBox, boxesOf } from './boxes';
 import type { Place, Problem } from './choose';
 import { demandOf } from './demand';
 import { schoolSlots, schoolTools, type SchoolId, type Slot } from './schools';
@@ -79,30 +78,18 @@ function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Pl
 }
 
 /** Keeps what the limits ask for by name even where something else beats it. */
-function reduced(candidates: Candidate[], slots: readonly Slot[], school: SchoolId): Candidate[] {
+function reduced(
+  candidates: Candidate[],
+  slots: readonly Slot[],
+  school: SchoolId,
+  { volumes }: Pick<Reference, 'volumes'>,
+): Candidate[] {
   if (school !== 'free') return candidates;
-  const kept = new Set(withoutDominated(candidates));
+  const off = new Map(volumes.map((volume) => [volume.maker, volume.off]));
+  const lowest = ({ blade, priceMinor }: Candidate) => priceMinor * (1 - (off.get(blade?.blade.maker ?? '') ?? 0));
+  const kept = new Set(withoutDominated(candidates, lowest));
   const named = slots.filter((slot) => slot.required);
   return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
-}
-
-/** The sets that may be bought whole here: their pieces as candidates and the price in the kitchen's currency. */
-export function boxesOf({
-  kitchen,
-  models,
-  reference,
-  tasks,
-  cooks,
-}: Pick<Workbench, 'kitchen' | 'models' | 'reference' | 'tasks' | 'cooks'>): BoxForSale[] {
-  const sets = [...reference.sets.values()];
-  const pieces = new Set(sets.flatMap((box) => box.pieces));
-  const inSets = models.filter(({ id }) => pieces.has(id));
-  const known = new Map(forSale(kitchen, inSets, reference, tasks, cooks).map((c) => [c.id, c]));
-  return sets.flatMap((box) => {
-    const whole = box.pieces.flatMap((id) => known.get(id) ?? []);
-    if (whole.length < box.pieces.length) return [];
-    return [{ box, pieces: whole, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
-  });
 }
 
 /** Everything the scores and prices of the buyable models depend on. */
@@ -157,7 +144,7 @@ export function layOut(
       : [];
   const slots: Slot[] =
     school === 'boxed-set' ? inBox.map((piece) => ({ required: true, accepts: (c) => c === piece })) : wanted;
-  const knives = school === 'boxed-set' ? inBox : reduced(all, slots, school);
+  const knives = school === 'boxed-set' ? inBox : reduced(all, slots, school, reference);
   const candidates = [...knives, ...care, ...tools];
   const extras: Slot[] = [...care, ...tools].map((extra) => ({ required: false, accepts: (c) => c === extra }));
   return {

@@ -1,11 +1,23 @@
 import loadHighs from 'highs';
-import type { Problem } from '../kit/choose';
+import type { Candidate } from '../kit/candidates';
+import { takesKnives, type Problem } from '../kit/choose';
+import type { Offer } from '../kit/offers';
 
 const highs = await loadHighs();
 
-/** The choice of a kit as a mixed-integer program in LP format: the same problem, said in another way than the planner's. */
-export function asProgram(problem: Problem): string {
-  const { demand, candidates, owned, given, places } = problem;
+/**
+ * The choice of a kit as a mixed-integer program in LP format: the same problem, said in another way than the planner's. Offers are
+ * switches: a set's pieces come with its switch, a volume price's knives are bought beside the plain ones while its switch is on.
+ */
+export function asProgram(problem: Problem, offers: readonly Offer[] = []): string {
+  const { demand, owned, given, places } = problem;
+  const candidates = [...problem.candidates];
+  const indexOf = (piece: Candidate) => {
+    const known = candidates.findIndex((c) => c.id === piece.id);
+    return known >= 0 ? known : candidates.push(piece) - 1;
+  };
+  const sets = offers.flatMap((o) => (o.kind === 'set' ? [{ ...o, pieces: o.pieces.map(indexOf) }] : []));
+  const volumes = offers.flatMap((o) => (o.kind === 'volume' ? [o] : []));
   const tasks = [...demand.weights].flatMap((w, t) => (w > 0 ? [t] : []));
   const aim: string[] = [];
   const rules: string[] = [];
@@ -34,14 +46,64 @@ export function asProgram(problem: Problem): string {
     kinds.set(key, kind);
   }
   const bounds: string[] = [];
+  const prices: string[] = [];
+  const had = (i: number, name: string, most: number) => {
+    taken.set(i, [...(taken.get(i) ?? []), name]);
+    bounds.push(`0 <= ${name} <= ${most}`);
+  };
+  const placed = sets.map(({ pieces }) => pieces.map((): string[] => []));
+  const baskets = volumes.map((): string[] => []);
   [...kinds.values()].forEach(({ fits, required, count }, k) => {
+    const open = !required && takesKnives({ fits, required }, problem.candidates);
     const names = fits.map((i) => {
       const name = `z_${k}_${i}`;
-      taken.set(i, [...(taken.get(i) ?? []), name]);
-      bounds.push(`0 <= ${name} <= ${count}`);
+      had(i, name, count);
+      prices.push(`${candidates[i]?.priceMinor ?? 0} ${name}`);
+      sets.forEach(({ pieces }, b) => {
+        if (pieces.includes(i)) rules.push(`${name} + ${count} s_${b} <= ${count}`);
+      });
       return name;
     });
+    sets.forEach(({ pieces }, b) => {
+      pieces.forEach((i, p) => {
+        if (!open && !fits.includes(i)) return;
+        const name = `t_${b}_${p}_${k}`;
+        had(i, name, 1);
+        placed[b]?.[p]?.push(name);
+        names.push(name);
+      });
+    });
+    volumes.forEach(({ maker, off }, v) => {
+      for (const i of fits) {
+        const c = candidates[i];
+        if (c?.action !== 'buy' || c.blade?.blade.maker !== maker) continue;
+        const name = `d_${v}_${k}_${i}`;
+        had(i, name, count);
+        prices.push(`${Math.round(c.priceMinor * (1 - off))} ${name}`);
+        baskets[v]?.push(name);
+        names.push(name);
+        rules.push(`${name} - ${count} q_${v} <= 0`, `z_${k}_${i} + ${count} q_${v} <= ${count}`);
+        sets.forEach(({ pieces }, b) => {
+          if (pieces.includes(i)) rules.push(`${name} + ${count} s_${b} <= ${count}`);
+        });
+      }
+    });
     if (names.length > 0) rules.push(`${names.join(' + ')} ${required ? '=' : '<='} ${count}`);
+  });
+  sets.forEach(({ pieces, priceMinor }, b) => {
+    bounds.push(`0 <= s_${b} <= 1`);
+    prices.push(`${priceMinor} s_${b}`);
+    pieces.forEach((i, p) => {
+      rules.push([...(placed[b]?.[p] ?? []), `- s_${b} = 0`].join(' + ').replace('+ - ', '- '));
+      sets.forEach((other, o) => {
+        if (o > b && other.pieces.includes(i)) rules.push(`s_${b} + s_${o} <= 1`);
+      });
+    });
+  });
+  volumes.forEach(({ from }, v) => {
+    bounds.push(`0 <= q_${v} <= 1`);
+    const basket = baskets[v] ?? [];
+    rules.push(basket.length > 0 ? `${basket.join(' + ')} - ${from} q_${v} >= 0` : `q_${v} = 0`);
   });
   candidates.forEach((c, i) => server(`c${i}`, c.rows, (taken.get(i) ?? []).map((z) => ` - ${z}`).join(''), 0));
   owned.forEach((o, i) => {
@@ -51,9 +113,11 @@ export function asProgram(problem: Problem): string {
   given.forEach((row, i) => server(`g${i}`, row, '', 1));
   for (const { best, second } of columns.values())
     if (best.length > 0) rules.push(`${best.join(' + ')} <= 1`, `${second.join(' + ')} <= 1`);
-  const zs = [...taken.values()].flat();
+  const zs = [...taken.values()].flat().concat(
+    sets.map((_, b) => `s_${b}`),
+    volumes.map((_, v) => `q_${v}`),
+  );
   if (Number.isFinite(problem.budgetMinor)) {
-    const prices = [...taken].flatMap(([i, names]) => names.map((z) => `${candidates[i]?.priceMinor ?? 0} ${z}`));
     if (prices.length > 0) rules.push(`${prices.join(' + ')} <= ${problem.budgetMinor}`);
   }
   return `Maximize\n obj: ${aim.join('\n + ')}\nSubject To\n${rules.map((r, i) => ` r${i}: ${r}`).join('\n')}\nBounds\n${bounds

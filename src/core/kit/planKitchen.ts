@@ -1,0 +1,84 @@
+import type { BladeModel } from '../blade/schema';
+import type { KitchenFile } from '../formats/kitchenFile';
+import { coverageReached, type Plan } from '../formats/planFile';
+import type { Reference } from '../reference';
+import { judgeBox } from './boxes';
+import type { Candidate } from './candidates';
+import { targetFrom, type Effort } from './choose';
+import { offersFor, taking } from './offers';
+import { planFrom, proofOf, stepsOf } from './plan';
+import type { SchoolId } from './schools';
+import { proveBest, toTheEnd, type Proven } from './sizes';
+import { Doubt } from './sure';
+import { layOut, type Workbench } from './workbench';
+
+/** The benches with an offer that may be worth taking: a set of exactly what the plan wants, or a volume price the plan is near. */
+function worthTrying(bench: Workbench, steps: readonly Candidate[]): Workbench[] {
+  const buys = steps.filter((s) => s.action === 'buy').length;
+  return offersFor(bench).flatMap((offer) => {
+    if (offer.kind === 'volume') return buys >= offer.from ? taking(bench, offer) : [];
+    const { wins, idle } = judgeBox(offer, steps);
+    return wins && idle.length === 0 ? taking(bench, offer) : [];
+  });
+}
+
+/** A plan and the bench it stands on: with an offer, when one was taken. */
+export interface Planned {
+  plan: Plan;
+  bench: Workbench;
+}
+
+/**
+ * The plan, with offers in place of plain singles where that costs less for no less coverage, or where the money reaches further with
+ * them (handbook 5.4): never a basket padded for a discount.
+ */
+export function planWithOffers(
+  bench: Workbench,
+  { effort, proven }: { effort?: Effort; proven?: Proven } = {},
+): Planned {
+  const proof = proven?.proof;
+  const planned = (on: Workbench, atLeast?: number): Planned => ({
+    plan: planFrom(on, { effort, atLeast, proof: on === proven?.on ? proof : undefined }),
+    bench: on,
+  });
+  const alone = planned(bench, proof && targetFrom(proof.value));
+  const atLeast = Math.max(alone.plan.coverage.all, proof ? targetFrom(proof.value) : 0);
+  const others = worthTrying(bench, stepsOf(bench, alone.plan));
+  if (proven && proven.on !== bench) others.unshift(proven.on);
+  const [best] = [alone, ...others.map((on) => planned(on, atLeast))]
+    .filter(({ plan }) => coverageReached(plan) >= atLeast)
+    .sort((a, b) => a.plan.spent - b.plan.spent);
+  // what was promised without the offer is kept with it
+  const { plan, bench: on } = best ?? alone;
+  const coverage = { ...plan.coverage, all: best ? atLeast : plan.coverage.all };
+  return { plan: { ...plan, coverage, ...(proof && { proof: proofOf(proof) }) }, bench: on };
+}
+
+/** {@link planWithOffers} with the best kit proven first, as far as a search goes. */
+export const planProven = (bench: Workbench): Planned => planWithOffers(bench, { proven: toTheEnd(proveBest(bench)) });
+
+export interface KitchenOptions {
+  school?: SchoolId | undefined;
+  /** Perturbed plans to run for `stays`; 0 leaves it null. */
+  perturbed: number;
+}
+
+/** Reads nothing, writes nothing: kitchen in, plan out, proven as far as it goes. Throws FaultyInput when the file names something unknown. */
+export function planKitchen(
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+  { school, perturbed }: KitchenOptions,
+): Plan {
+  const bench = layOut(file, reference, models, school);
+  const { plan, bench: stands } = planProven(bench);
+  if (perturbed === 0) return plan;
+  // doubted without the offer, whose pieces would stay by rule
+  const doubt = new Doubt(bench, stepsOf(stands, plan));
+  for (let run = 0; run < perturbed; run++) doubt.run();
+  const stayed = doubt.stayed();
+  // retirements come last and have none
+  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stayed[i]) })) };
+}
+
+const rounded = (share: number | undefined) => (share === undefined ? null : Number(share.toFixed(2)));
