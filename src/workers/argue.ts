@@ -10,7 +10,7 @@ import { frontier, knee } from '../core/kit/frontier';
 import { planProven } from '../core/kit/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import type { SchoolId } from '../core/kit/schools';
-import { bestOfEverySize } from '../core/kit/sizes';
+import { bestOfEverySize } from '../core/kit/prove';
 import { layOut, type Workbench } from '../core/kit/workbench';
 import { fromMinor } from '../core/money/currency';
 

@@ -13,11 +13,8 @@ import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/choose';
-import { planWithOffers } from '../core/kit/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan';
-import { proveBest } from '../core/kit/sizes';
 import { servedBy, type Served } from '../core/kit/strip';
-import { Doubt } from '../core/kit/sure';
 import { layOut, type Workbench } from '../core/kit/workbench';
 
 let models: BladeModel[] = [];
@@ -32,6 +29,13 @@ const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
 /** Parts of the work that only some views ask for come when they are asked for. */
 const stock = () => import('./stock');
 const argue = () => import('./argue');
+
+/** What makes an answer certain; null when a newer question has come while it was fetched. */
+async function proving() {
+  const mine = asked;
+  const part = await import('./proving');
+  return mine === asked ? part : null;
+}
 
 function benchFor(file: KitchenFile): Workbench {
   bench = layOut(file, reference, models, undefined, bench);
@@ -131,9 +135,11 @@ const kitchenWorker = {
   async thorough(): Promise<{ plan: Plan; served: Served[] } | null> {
     if (!bench) return null;
     const on = bench;
-    const proven = await inSlices(proveBest(on));
-    if (!proven) return null;
-    const { plan, bench: stands } = planWithOffers(on, { proven });
+    const part = await proving();
+    const proven = part && (await inSlices(part.proveBest(on)));
+    const best = proven && (await inSlices(part.planningWithOffers(on, { proven })));
+    if (!best) return null;
+    const { plan, bench: stands } = best;
     planned = stands;
     return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },
@@ -141,7 +147,11 @@ const kitchenWorker = {
   /** How often each step stays under small changes, a share per step, told as the runs go; null when a newer question has come. */
   async sure(plan: Plan, runs: number, tell: (done: number, stayed: number[]) => void): Promise<number[] | null> {
     if (!bench) return null;
-    const doubt = new Doubt(bench, stepsOf(planned ?? bench, plan));
+    const on = bench;
+    const steps = stepsOf(planned ?? bench, plan);
+    const part = await proving();
+    if (!part) return null;
+    const doubt = new part.Doubt(on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();

@@ -10,7 +10,8 @@ import { affordable, Chooser, type Problem } from './choose';
 import { ExactSearch } from './exact';
 import { offersFor } from './offers';
 import { seeded } from './random';
-import { bestOfEverySize, knifePlaces, ofSize, proveBest, startingKit, toTheEnd } from './sizes';
+import { bestOfEverySize, proveBest } from './prove';
+import { knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
 import { layOut } from './workbench';
 
 const AGREES = 1e-6;

@@ -131,6 +131,11 @@ export class ExactSearch {
     return this.best.value > this.floor;
   }
 
+  /** Whether it is certain that nothing worth more than the floor is to be found. */
+  get isHopeless(): boolean {
+    return !this.found && this.stack.length === 0;
+  }
+
   proof(): Proof {
     const bound = Math.min(
       Math.max(this.root.bound, this.aim),

@@ -7,11 +7,20 @@ import type { Workbench } from './workbench';
 /** Knives that cost less together: a set bought whole, or so many of one maker's. */
 export type Offer = ({ kind: 'set' } & BoxForSale) | ({ kind: 'volume' } & VolumeOffer);
 
-/** Every offer this kitchen may take up. Schools say what is bought, so offers are left to the free plan. */
+/**
+ * Every offer this kitchen may take up. Schools say what is bought, so offers are left to the free plan. A piece for which there is no work
+ * here adds nothing: it lies idle.
+ */
 export function offersFor(bench: Workbench): Offer[] {
   if (bench.school !== 'free') return [];
+  const hasWork = new Set(bench.buyable.map((c) => c.id));
+  const idle = new Float64Array(bench.loads.length);
   return [
-    ...boxesOf(bench).map((box) => ({ kind: 'set' as const, ...box })),
+    ...boxesOf(bench).map((box) => ({
+      ...box,
+      kind: 'set' as const,
+      pieces: box.pieces.map((piece) => (hasWork.has(piece.id) ? piece : { ...piece, scores: idle, rows: idle })),
+    })),
     ...bench.reference.volumes.map((volume) => ({ kind: 'volume' as const, ...volume })),
   ];
 }

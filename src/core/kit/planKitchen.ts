@@ -8,7 +8,8 @@ import { targetFrom, type Effort } from './choose';
 import { offersFor, taking } from './offers';
 import { planFrom, proofOf, stepsOf } from './plan';
 import type { SchoolId } from './schools';
-import { proveBest, toTheEnd, type Proven } from './sizes';
+import { proveBest, type Proven } from './prove';
+import { toTheEnd } from './sizes';
 import { Doubt } from './sure';
 import { layOut, type Workbench } from './workbench';
 
@@ -28,24 +29,33 @@ export interface Planned {
   bench: Workbench;
 }
 
+interface Options {
+  effort?: Effort;
+  proven?: Proven;
+}
+
 /**
  * The plan, with offers in place of plain singles where that costs less for no less coverage, or where the money reaches further with
- * them (handbook 5.4): never a basket padded for a discount.
+ * them (handbook 5.4): never a basket padded for a discount. Yields after each plan it weighs.
  */
-export function planWithOffers(
-  bench: Workbench,
-  { effort, proven }: { effort?: Effort; proven?: Proven } = {},
-): Planned {
+export function* planningWithOffers(bench: Workbench, { effort, proven }: Options = {}): Generator<Planned, Planned> {
   const proof = proven?.proof;
-  const planned = (on: Workbench, atLeast?: number): Planned => ({
+  const reached = proof ? targetFrom(proof.value) : 0;
+  const planned = (on: Workbench, atLeast: number): Planned => ({
     plan: planFrom(on, { effort, atLeast, proof: on === proven?.on ? proof : undefined }),
     bench: on,
   });
-  const alone = planned(bench, proof && targetFrom(proof.value));
-  const atLeast = Math.max(alone.plan.coverage.all, proof ? targetFrom(proof.value) : 0);
-  const others = worthTrying(bench, stepsOf(bench, alone.plan));
-  if (proven && proven.on !== bench) others.unshift(proven.on);
-  const [best] = [alone, ...others.map((on) => planned(on, atLeast))]
+  const alone = planned(bench, reached);
+  yield alone;
+  const atLeast = Math.max(alone.plan.coverage.all, reached);
+  const weighed = [alone];
+  const withProven = proven && proven.on !== bench ? [proven.on] : [];
+  for (const on of [...withProven, ...worthTrying(bench, stepsOf(bench, alone.plan))]) {
+    const other = planned(on, atLeast);
+    weighed.push(other);
+    yield other;
+  }
+  const [best] = weighed
     .filter(({ plan }) => coverageReached(plan) >= atLeast)
     .sort((a, b) => a.plan.spent - b.plan.spent);
   // what was promised without the offer is kept with it
@@ -54,8 +64,9 @@ export function planWithOffers(
   return { plan: { ...plan, coverage, ...(proof && { proof: proofOf(proof) }) }, bench: on };
 }
 
-/** {@link planWithOffers} with the best kit proven first, as far as a search goes. */
-export const planProven = (bench: Workbench): Planned => planWithOffers(bench, { proven: toTheEnd(proveBest(bench)) });
+/** {@link planningWithOffers} with the best kit proven first, as far as a search goes. */
+export const planProven = (bench: Workbench): Planned =>
+  toTheEnd(planningWithOffers(bench, { proven: toTheEnd(proveBest(bench)) }));
 
 export interface KitchenOptions {
   school?: SchoolId | undefined;
