@@ -1,6 +1,6 @@
 import type { Candidate } from './candidates';
 import { Chooser, NEED_GAIN } from './choose';
-import { bestOrder } from './order';
+import { bestOrder, byMoney, byMonth, type Pace } from './order';
 import { DONE_WELL, isGeneral, STRUGGLE_BELOW } from './story';
 import { serversOf } from './strip';
 import type { Workbench } from './workbench';
@@ -36,7 +36,7 @@ export function buyingOrder(
   chosen: readonly Candidate[],
 ): { steps: { step: Candidate; need: boolean }[]; orderCosts: number | null } {
   const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
-  const wait = Math.max(1, bench.problem.keepMinor);
+  const pace = paceOf(bench);
   const now = valueOf([]);
   const gains = chosen.map((step) => valueOf([step]) - now);
   const leader = Math.max(0, ...gains);
@@ -52,7 +52,7 @@ export function buyingOrder(
       chosen.map((s) => s.priceMinor),
       (steps) => valueOf(pick(steps)),
       first,
-      wait,
+      pace,
     ),
   );
   const judge = (steps: readonly Candidate[]) =>
@@ -64,17 +64,30 @@ export function buyingOrder(
   const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
   const free = best.map(({ step }) => step);
   const forced = [...free].sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)));
-  const missing = (steps: readonly Candidate[]) => missingOnTheWay(wait, valueOf, steps);
+  const missing = (steps: readonly Candidate[]) => missingOnTheWay(pace, valueOf, steps);
   const costs = missing(forced) - missing(free);
   return { steps: judge(forced), orderCosts: Math.max(0, costs) };
 }
 
-/** Coverage still missing while the steps are being paid for, on average, 0–1: what {@link bestOrder} makes small. */
-function missingOnTheWay(wait: number, valueOf: ValueOf, steps: readonly Candidate[]): number {
+/** Against months where money comes by the month, else against money. */
+function paceOf({ kitchen: { perMonthMinor }, problem }: Workbench): Pace {
+  const wait = Math.max(1, problem.keepMinor);
+  return perMonthMinor ? byMonth(perMonthMinor, wait) : byMoney(wait);
+}
+
+/** Coverage still missing while the steps are waited for, on average, 0–1: what {@link bestOrder} makes small. */
+function missingOnTheWay(pace: Pace, valueOf: ValueOf, steps: readonly Candidate[]): number {
   const all = valueOf(steps);
-  const outlay = steps.reduce((sum, s) => sum + s.priceMinor + wait, 0);
-  const missing = steps.reduce((sum, s, i) => sum + (s.priceMinor + wait) * (all - valueOf(steps.slice(0, i))), 0);
-  return outlay > 0 ? missing / outlay : 0;
+  let spent = 0;
+  let waited = 0;
+  let missing = 0;
+  steps.forEach(({ priceMinor }, i) => {
+    const wait = pace(spent, priceMinor);
+    missing += wait * (all - valueOf(steps.slice(0, i)));
+    waited += wait;
+    spent += priceMinor;
+  });
+  return waited > 0 ? missing / waited : 0;
 }
 
 function isNeed(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { bestOrder } from './order';
+import { bestOrder, byMoney, byMonth, monthOf } from './order';
 import { KitValue, usefulness } from './value';
 
 const row = (n: number) => fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: n, maxLength: n });
@@ -65,16 +65,34 @@ test('the order found leaves no less coverage missing than any other order', () 
         [...new Set(chosen.flatMap((i) => items[i]?.adds ?? []))].reduce((sum, k) => sum + (worth[k] ?? 0), 0);
       const prices = items.map((s) => s.price);
       const all = valueOf(items.map((_, i) => i));
-      const missing = (order: readonly number[]) =>
-        order.reduce((sum, i, at) => sum + ((prices[i] ?? 0) + 100) * (all - valueOf(order.slice(0, at))), 0);
       const orders = permutations(items.map((_, i) => i));
-      const best = Math.min(...orders.map(missing));
-      expect(missing(bestOrder(prices, valueOf, [], 100))).toBeCloseTo(best, 6);
       const last = items.length - 1;
-      expect(bestOrder(prices, valueOf, [last], 100)[0]).toBe(last);
+      for (const pace of [byMoney(100), byMonth(2500, 100)]) {
+        const missing = (order: readonly number[]) => {
+          let spent = 0;
+          return order.reduce((sum, i, at) => {
+            const wait = pace(spent, prices[i] ?? 0);
+            spent += prices[i] ?? 0;
+            return sum + wait * (all - valueOf(order.slice(0, at)));
+          }, 0);
+        };
+        const best = Math.min(...orders.map(missing));
+        expect(missing(bestOrder(prices, valueOf, [], pace))).toBeCloseTo(best, 6);
+        expect(bestOrder(prices, valueOf, [last], pace)[0]).toBe(last);
+      }
     }),
     { numRuns: 60 },
   );
+});
+
+test('by the month what arrives sooner counts, whatever it costs within its month', () => {
+  // 25 a month: the dear one comes in month 1 only when bought first; the two cheap ones fit one month together
+  const prices = [2500, 1200, 1300];
+  const worth = [0.5, 0.3, 0.3];
+  const valueOf = (steps: readonly number[]) => steps.reduce((sum, i) => sum + (worth[i] ?? 0), 0);
+  expect(bestOrder(prices, valueOf, [], byMonth(2500, 1))[2]).toBe(0);
+  expect(bestOrder(prices, valueOf, [], byMonth(1250, 1))).toEqual([1, 2, 0]);
+  expect([0, 2500, 2501].map((spent) => monthOf(spent, 2500))).toEqual([1, 1, 2]);
 });
 
 function permutations(items: number[]): number[][] {

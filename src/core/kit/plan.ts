@@ -6,6 +6,7 @@ import { bestScores, buyingOrder, coverageOf, type ValueOf } from './buyingOrder
 import { SHARPENING_COST, type Candidate } from './candidates';
 import { Chooser, chooseKit, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
 import type { Proof } from './exact';
+import { monthOf } from './order';
 import { saveUp } from './saveUp';
 import { lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
 import { warningsFor } from './warnings';
@@ -76,7 +77,7 @@ function stepOf(
     bevel: blade?.bevel ?? null,
     handed: blade?.handed ?? null,
     price: fromMinor(step.priceMinor, kitchen.currency),
-    month: kitchen.perMonthMinor ? Math.max(1, Math.ceil(spent / kitchen.perMonthMinor)) : 1,
+    month: kitchen.perMonthMinor ? monthOf(spent, kitchen.perMonthMinor) : 1,
     coverageAfter: round(after, 3),
     gain: round(after - valueOf(before), 3),
     stays: null,
