@@ -1,7 +1,7 @@
 import { reference } from '../data/reference';
 import { shippedModels } from '../data/models';
 import { bladeModelSchema, type BladeModel } from '../src/core/blade/schema';
-import { taskLoads } from '../src/core/cutting/load';
+import { taskDone, taskLoads } from '../src/core/cutting/load';
 import { FaultyInput, faultsOf, parseJson, unknownId } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { cookContexts, type CookContext } from '../src/core/fit/cook';
@@ -76,7 +76,9 @@ run(() => {
   const models = options.blade
     ? [readBlade(options.blade)]
     : chosen(shippedModels, options.model, 'model', 'catalogue model');
-  const tasks = chosen([...reference.tasks.values()], options.task, 'task', 'task').map((task) => prepareTask(task));
+  const tasks = chosen([...reference.tasks.values()], options.task, 'task', 'task').map((task) =>
+    prepareTask(taskDone(task, kitchen.habits)),
+  );
   return cells(
     models.filter((model) => types.includes(model.type)),
     tasks,

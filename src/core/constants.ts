@@ -256,6 +256,15 @@ export const FIT = {
     ),
     girth: c(0.002, 'per mm', 'a handle off the wanted girth', 'house judgement'),
     taste: c(0.0009, 'per g', 'weight away from a stated taste', 'house judgement'),
+    balance: c(0.003, 'per mm', 'balance away from a stated taste', 'house judgement'),
+    balanceFrom: c(
+      8,
+      'mm',
+      'a blade is forward- or handle-heavy from here on, before or behind the heel',
+      'trade practice',
+    ),
+    lift: c(0.009, 'per mm', 'side lacking where cut food is carried on it', 'house judgement'),
+    liftFrom: c(50, 'mm', 'side that carries a chopped onion in one go', 'house judgement'),
   },
   board: {
     share: c(0.68, 'of the long side', 'edge a board carries with ease', 'trade practice'),

@@ -6,7 +6,7 @@ import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { kitchenFileSchema } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
-import { explain, prepareTask, type Explanation } from '../core/fit/score';
+import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
@@ -15,7 +15,7 @@ import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchen
 import { QUICK } from '../core/kit/choose';
 import { planFrom, stepsOf } from '../core/kit/plan';
 import { servedBy, type Served } from '../core/kit/strip';
-import { layOut, type Workbench } from '../core/kit/workbench';
+import { allTasks, layOut, type Workbench } from '../core/kit/workbench';
 
 let models: BladeModel[] = [];
 let bench: Workbench | null = null;
@@ -186,9 +186,9 @@ const kitchenWorker = {
 
   /** A score taken apart: a catalogue model or an owned knife (by index) at one task. */
   explain(target: Target, taskId: string): Explanation | null {
-    const task = reference.tasks.get(taskId);
+    const task = bench && allTasks(bench).find((each) => each.task.id === taskId);
     const blade = bladeOf(target);
-    return bench && task && blade ? explain(blade, prepareTask(task), bench.cooks) : null;
+    return bench && task && blade ? explain(blade, task, bench.cooks) : null;
   },
 
   /** Every blade at every task of the trade. */

@@ -3,14 +3,14 @@ import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/cutting/load';
 import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
 import { bladeNotes } from '../core/fit/notes';
-import { prepareTask, score, type Explanation } from '../core/fit/score';
+import { score, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import type { LengthBand } from '../core/fit/wantedLength';
 import { QUICK } from '../core/kit/choose';
 import { readDrawer, type Drawer } from '../core/kit/drawer';
 import { planFrom } from '../core/kit/plan';
 import { typicalBlade } from '../core/kit/typicalBlade';
-import type { Workbench } from '../core/kit/workbench';
+import { allTasks, type Workbench } from '../core/kit/workbench';
 
 /** What the views of the cutting, the drawer and the match ask of a kitchen laid out; loaded by the worker when first asked. */
 
@@ -83,7 +83,7 @@ export function matchOf(bench: Workbench): MatchTable {
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
   const matrix = matchMatrix(
     blades,
-    tasks.map((task) => prepareTask(task)),
+    allTasks(bench),
     cooks,
     tasks.map((task) => load.get(task.id)?.weight ?? 0),
   );
@@ -164,15 +164,13 @@ export function drawerOf(bench: Workbench): Drawer {
 
 /** A task's best blades, each with what holds it back against the best. */
 export function rankedAt(bench: Workbench, taskId: string): Ranked[] {
-  const task = reference.tasks.get(taskId);
+  const task = allTasks(bench).find((each) => each.task.id === taskId);
   if (!task) return [];
-  return rankBlades(prepareTask(task), allBlades(bench), bench.cooks, RANKED).map(
-    ({ blade, explanation, heldBack }) => ({
-      blade: blade.blade,
-      explanation,
-      heldBack,
-    }),
-  );
+  return rankBlades(task, allBlades(bench), bench.cooks, RANKED).map(({ blade, explanation, heldBack }) => ({
+    blade: blade.blade,
+    explanation,
+    heldBack,
+  }));
 }
 
 /** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */
@@ -180,7 +178,7 @@ export function characterIn(bench: Workbench, blade: BladeTraits): Character | n
   const [cook] = bench.cooks;
   if (!cook) return null;
   const loads = new Map(bench.loads.map((l) => [l.task.id, l]));
-  const tasks = [...reference.tasks.values()].map((task) => prepareTask(task));
+  const tasks = allTasks(bench);
   return {
     blade: blade.blade,
     ...characterOf(blade, tasks, bench.cooks, loads),

@@ -4,7 +4,9 @@ import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, parseJson, shown } from './faults';
 import {
+  BALANCE_TASTES,
   BOARD_MATERIALS,
+  CARVINGS,
   CONDITIONS,
   COUNTERS,
   EXPERIENCES,
@@ -13,8 +15,10 @@ import {
   HANDS,
   HONINGS,
   LENGTH_SCHOOLS,
+  LIFTINGS,
   PERIODS,
   SCHOOL_IDS,
+  SECOND_KNIVES,
   SHARPENINGS,
   STORAGES,
   STRENGTHS,
@@ -86,6 +90,7 @@ const cookSchema = object({
   }).optional(),
   wantsLengthMm: number(60, 400).nullable().optional(),
   wantsWeight: oneOf(WEIGHT_TASTES).optional(),
+  wantsBalance: oneOf(BALANCE_TASTES).optional(),
   nervous: truth.optional(),
 });
 
@@ -149,6 +154,8 @@ export const kitchenFileSchema = object({
     sharpening: oneOf(SHARPENINGS).optional(),
     honing: oneOf(HONINGS).optional(),
     storage: oneOf(STORAGES).optional(),
+    lifts: oneOf(LIFTINGS).nullable().optional(),
+    carves: oneOf(CARVINGS).nullable().optional(),
     dishwasher: truth.optional(),
     roughUse: truth.optional(),
     bones: truth.optional(),
@@ -190,6 +197,7 @@ export const kitchenFileSchema = object({
     must: list(id, 12).optional(),
     never: list(id, 200).optional(),
     maker: text(80).nullable().optional(),
+    second: oneOf(SECOND_KNIVES).nullable().optional(),
     order: list(id, 40).optional(),
     steel: oneOf(STEEL_IDS).nullable().optional(),
     handle: oneOf(HANDLE_TASTES).nullable().optional(),

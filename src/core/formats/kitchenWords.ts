@@ -4,12 +4,19 @@ export const STRENGTHS = ['light', 'average', 'strong'] as const;
 export const EXPERIENCES = ['new', 'home', 'keen', 'trained'] as const;
 export const GRIPS = ['pinch', 'handle', 'fingertip', 'unsure'] as const;
 export const WEIGHT_TASTES = ['light', 'neutral', 'heavy', 'any'] as const;
+export const BALANCE_TASTES = ['neutral', 'forward', 'handle', 'any'] as const;
 export const BOARD_MATERIALS = ['wood', 'rubber', 'plastic', 'bamboo', 'glass', 'stone'] as const;
 export const UPKEEPS = ['leaves-wet', 'wipes-after', 'wipes-during'] as const;
 export const SHARPENINGS = ['none', 'pull-through', 'professional', 'stones'] as const;
 export const HONINGS = ['none', 'steel', 'ceramic', 'strop'] as const;
 export const COUNTERS = ['roomy', 'cramped'] as const;
 export const STORAGES = ['block', 'strip', 'tray', 'roll', 'guards', 'loose'] as const;
+/** Cut food carried on the flat of the blade, or never. */
+export const LIFTINGS = ['flat', 'never'] as const;
+/** Cooked meat in thin slices or thick ones. */
+export const CARVINGS = ['thin', 'thick'] as const;
+/** What the second knife is to be. */
+export const SECOND_KNIVES = ['general', 'specialist'] as const;
 export const CONDITIONS = ['keen', 'serviceable', 'dull', 'chipped', 'worn-out'] as const;
 export const USES = ['daily', 'weekly', 'rarely', 'never'] as const;
 export const PERIODS = ['day', 'week', 'month', 'year'] as const;

@@ -1,7 +1,7 @@
-import type { Candidate } from './candidates';
+import { isAllRound, type Candidate } from './candidates';
 import { Chooser, NEED_GAIN } from './choose';
 import { bestOrder, byMoney, byMonth, type Pace } from './order';
-import { DONE_WELL, isGeneral, STRUGGLE_BELOW } from './story';
+import { DONE_WELL, STRUGGLE_BELOW } from './story';
 import { serversOf } from './strip';
 import type { Workbench } from './workbench';
 
@@ -40,7 +40,7 @@ export function buyingOrder(
   const now = valueOf([]);
   const gains = chosen.map((step) => valueOf([step]) - now);
   const leader = Math.max(0, ...gains);
-  const generals = chosen.flatMap((step, i) => (isGeneral(step) ? [i] : []));
+  const generals = chosen.flatMap((step, i) => (isAllRound(step.type) ? [i] : []));
   const strongest = Math.max(0, ...generals.map((i) => gains[i] ?? 0));
   // a decent general knife already there is put right before its like is bought
   const yours = generals.filter((i) => chosen[i]?.owned !== null && (gains[i] ?? 0) >= YOURS_FIRST * strongest);
@@ -58,7 +58,8 @@ export function buyingOrder(
   const judge = (steps: readonly Candidate[]) =>
     steps.map((step, i) => ({ step, need: isNeed(bench, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
   const judged = judge(order);
-  const best = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
+  const inNeed = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
+  const best = bench.kitchen.limits.second === 'general' ? generalsFirst(inNeed) : inNeed;
   const { order: asked } = bench.kitchen.limits;
   if (asked.length === 0) return { steps: best, orderCosts: null };
   const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
@@ -67,6 +68,17 @@ export function buyingOrder(
   const missing = (steps: readonly Candidate[]) => missingOnTheWay(pace, valueOf, steps);
   const costs = missing(forced) - missing(free);
   return { steps: judge(forced), orderCosts: Math.max(0, costs) };
+}
+
+/** Where the second knife is to be a general one, no specialist comes before it. */
+function generalsFirst<T extends { step: Candidate }>(steps: readonly T[]): T[] {
+  const isKnife = ({ step }: T) => step.blade !== null;
+  const knives = steps.filter(isKnife);
+  const sorted = [
+    ...knives.filter(({ step }) => isAllRound(step.type)),
+    ...knives.filter(({ step }) => !isAllRound(step.type)),
+  ];
+  return steps.map((each) => (isKnife(each) ? (sorted.shift() ?? each) : each));
 }
 
 /** Against months where money comes by the month, else against money. */

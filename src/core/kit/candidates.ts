@@ -44,6 +44,10 @@ export function kindOfWork({ type, id }: Candidate): string {
   return role === 'vegetable' ? 'general' : role;
 }
 
+/** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
+export const isAllRound = (type: Pick<BladeType, 'role'> | null | undefined): boolean =>
+  type?.role === 'general' || type?.role === 'vegetable';
+
 /** What a knife costs to put right, EUR minor units per event: trade practice, estimates. */
 export const SHARPENING_COST = {
   professional: 800,

@@ -12,7 +12,8 @@ export type Offer = ({ kind: 'set' } & BoxForSale) | ({ kind: 'volume' } & Volum
  * here adds nothing: it lies idle.
  */
 export function offersFor(bench: Workbench): Offer[] {
-  if (bench.school !== 'free') return [];
+  // an offer would put a general knife where the kitchen wants a specialist
+  if (bench.school !== 'free' || bench.kitchen.limits.second === 'specialist') return [];
   const hasWork = new Set(bench.buyable.map((c) => c.id));
   const idle = new Float64Array(bench.loads.length);
   return [

@@ -1,7 +1,6 @@
 import { showMoney } from '../money/currency';
 import type { ValueOf } from './buyingOrder';
-import type { Candidate } from './candidates';
-import { isGeneral } from './story';
+import { isAllRound, type Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
 /** Months over which saving for a better main knife is weighed against buying now, and what it must add to be worth naming. */
@@ -14,14 +13,14 @@ export function saveUp(
   steps: readonly Candidate[],
 ): { step: number; said: string } | null {
   const { perMonthMinor, currency, budgetMinor } = bench.kitchen;
-  const at = steps.findIndex((s) => s.action === 'buy' && isGeneral(s));
+  const at = steps.findIndex((s) => s.action === 'buy' && isAllRound(s.type));
   const main = steps[at];
   if (!perMonthMinor || !main) return null;
   const others = steps.filter((_, i) => i !== at);
   const now = valueOf(steps);
   const most = Math.min(budgetMinor ?? Infinity, perMonthMinor * SAVING.months);
   const better = bench.problem.candidates
-    .filter((c) => c.action === 'buy' && isGeneral(c) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
+    .filter((c) => c.action === 'buy' && isAllRound(c.type) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
     .map((c) => ({ c, more: valueOf([...others, c]) - now }))
     .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor)[0];
   const months = (minor: number) => Math.max(1, Math.ceil(minor / perMonthMinor));

@@ -1,5 +1,5 @@
-import type { SCHOOL_IDS } from '../formats/kitchenWords';
-import type { Candidate } from './candidates';
+import type { SCHOOL_IDS, SECOND_KNIVES } from '../formats/kitchenWords';
+import { isAllRound, type Candidate } from './candidates';
 
 /** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
 export interface Slot {
@@ -53,10 +53,27 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
   ],
 };
 
-/** The knife places a school lays out; `free` leaves `maxKnives` open ones. */
-export function schoolSlots(school: SchoolId, maxKnives: number): Slot[] {
-  if (school === 'free' || school === 'boxed-set')
-    return Array.from({ length: maxKnives }, () => may((c) => c.action === 'buy'));
+const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
+
+/** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
+function openSlots(most: number, second: Second | null, generalsOwned: number): Slot[] {
+  return Array.from({ length: most }, (_, i) => {
+    if (second === 'general' && i < 2 - generalsOwned) return need(allRound);
+    if (second === 'specialist' && i >= 1 - generalsOwned) return may((c) => c.action === 'buy' && !allRound(c));
+    return may((c) => c.action === 'buy');
+  });
+}
+
+type Second = (typeof SECOND_KNIVES)[number];
+
+/** The knife places a school lays out; `free` leaves `maxKnives` open ones, but for what the second knife is to be. */
+export function schoolSlots(
+  school: SchoolId,
+  maxKnives: number,
+  second: Second | null = null,
+  generalsOwned = 0,
+): Slot[] {
+  if (school === 'free' || school === 'boxed-set') return openSlots(maxKnives, second, generalsOwned);
   return PLACES[school].slice(0, maxKnives);
 }
 

@@ -2,7 +2,7 @@ import { FIT } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { explain } from '../fit/score';
 import type { LengthBand } from '../fit/wantedLength';
-import type { Candidate } from './candidates';
+import { isAllRound, type Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
@@ -45,12 +45,6 @@ export function taskNames(loads: readonly TaskLoad[], most = 4): string {
   return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
 }
 
-/** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
-export function isGeneral(candidate: Candidate): boolean {
-  const role = candidate.type?.role;
-  return role === 'general' || role === 'vegetable';
-}
-
 /** Why a step is in the plan: sentences with their figures. */
 export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Array): string[] {
   const over = takenOver(bench, step, before);
@@ -68,7 +62,7 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
   if (lifted.length > 0) sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
   const { blade } = step;
   if (!blade) return sentences;
-  if (step.action === 'buy' && isGeneral(step)) {
+  if (step.action === 'buy' && isAllRound(step.type)) {
     const { fromMm, toMm } = lengthWanted(bench);
     const { lengthMm } = blade.blade;
     const off = lengthMm < fromMm ? fromMm - lengthMm : lengthMm > toMm ? lengthMm - toMm : 0;

@@ -1,6 +1,5 @@
 import { fromMinor, showMoney } from '../money/currency';
-import type { Candidate } from './candidates';
-import { isGeneral } from './story';
+import { isAllRound, type Candidate } from './candidates';
 import type { Workbench } from './workbench';
 
 /** Guidance on the shape of the spending (handbook 5.2), checked and reported, never forced. */
@@ -55,8 +54,8 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
   const { kitchen } = bench;
   const money = (minor: number) => showMoney(minor, kitchen.currency);
   const bought = steps.filter((s) => s.action === 'buy');
-  const owns = bench.owned.some(({ type }) => type.role === 'general' || type.role === 'vegetable');
-  const main = bought.filter(isGeneral).reduce((most, s) => Math.max(most, s.priceMinor), 0);
+  const owns = bench.owned.some(({ type }) => isAllRound(type));
+  const main = bought.filter((s) => isAllRound(s.type)).reduce((most, s) => Math.max(most, s.priceMinor), 0);
   const total = bought.reduce((sum, s) => sum + s.priceMinor, 0);
   const warnings: string[] = [];
   if (main === 0 && !owns)

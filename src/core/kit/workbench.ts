@@ -1,5 +1,5 @@
 import type { BladeModel } from '../blade/schema';
-import { taskLoads, type TaskLoad } from '../cutting/load';
+import { taskDone, taskLoads, type TaskLoad } from '../cutting/load';
 import { cookContexts, type CookContext } from '../fit/cook';
 import { prepareTask, type PreparedTask } from '../fit/score';
 import { completeKitchen, type Kitchen } from '../kitchen/kitchen';
@@ -9,6 +9,7 @@ import type { Reference } from '../reference';
 import {
   buyable,
   careSteps,
+  isAllRound,
   ownedKnives,
   toolScores,
   toolSteps,
@@ -77,6 +78,24 @@ function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Pl
   });
 }
 
+/** Every task of the trade as this kitchen does it, ready for scoring. */
+export const allTasks = ({ kitchen, reference }: Pick<Workbench, 'kitchen' | 'reference'>): PreparedTask[] =>
+  [...reference.tasks.values()].map((task) => prepareTask(taskDone(task, kitchen.habits)));
+
+/** General knives that are there whatever is chosen: fit for use, or demanded by name. */
+function generalsSure(
+  kitchen: Kitchen,
+  owned: readonly OwnedKnife[],
+  models: readonly BladeModel[],
+  { types }: Pick<Reference, 'types'>,
+): number {
+  const demanded = kitchen.limits.must.map(
+    (id) => types.get(id) ?? types.get(models.find((m) => m.id === id)?.type ?? ''),
+  );
+  const usable = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.type);
+  return [...usable, ...demanded].filter(isAllRound).length;
+}
+
 /** Keeps what the limits ask for by name even where something else beats it. */
 function reduced(
   candidates: Candidate[],
@@ -124,7 +143,12 @@ export function layOut(
       ? before.buyable
       : buyable(kitchen, loads, models, reference, tasks, cooks);
   const named = mustSlots(kitchen, models);
-  const open = schoolSlots(school, kitchen.limits.maxKnives);
+  const open = schoolSlots(
+    school,
+    kitchen.limits.maxKnives,
+    kitchen.limits.second,
+    generalsSure(kitchen, owned, models, reference),
+  );
   const wanted = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
   const tools = toolSteps(kitchen, loads, reference).filter(
     (c) => school === 'free' || schoolTools(school).includes(c.id),

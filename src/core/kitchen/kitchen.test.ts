@@ -61,6 +61,8 @@ describe('gaps are filled', () => {
         dishwasher: false,
         roughUse: false,
         bones: false,
+        lifts: 'never',
+        carves: 'thin',
       },
       cooking: { mealsPerWeek: 5, portions: 3, cuisines: [{ id: 'italian' }] },
       budget: { total: 100 },

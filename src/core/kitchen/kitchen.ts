@@ -54,6 +54,8 @@ export const DEFAULTS = {
     dishwasher: false,
     roughUse: false,
     bones: false,
+    lifts: null,
+    carves: null,
   },
   mealsPerWeek: 7,
   portions: 2,
@@ -110,6 +112,7 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
         : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total },
     wantsLengthMm: cook.wantsLengthMm ?? null,
     wantsWeight: take(cook.wantsWeight, 'any', 'no taste in weight'),
+    wantsBalance: cook.wantsBalance ?? 'any',
     nervous: cook.nervous ?? false,
   };
   if (missing.length > 0) assumed.push(`Cook ${who}: ${missing.join(', ')}.`);
@@ -209,6 +212,8 @@ export function completeKitchen(
     dishwasher: 'no dishwasher',
     roughUse: 'no rough or shared use',
     bones: 'no bones chopped',
+    lifts: 'nothing said of carrying food on the blade',
+    carves: 'meat carved as the dish has it',
   };
   const unsaid = (Object.keys(habitWords) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
   if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => habitWords[key]).join(', ')}.`);
@@ -243,6 +248,7 @@ export function completeKitchen(
     steel: file.limits?.steel ?? null,
     handle: file.limits?.handle ?? null,
     maker: file.limits?.maker ?? null,
+    second: file.limits?.second ?? null,
     order: file.limits?.order ?? [],
   };
   if (file.limits?.maxKnives === undefined) assumed.push(`At most ${DEFAULTS.maxKnives} knives.`);

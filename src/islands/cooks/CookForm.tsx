@@ -109,6 +109,17 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
           ]}
           onChange={(wantsWeight) => onChange({ wantsWeight })}
         />
+        <Choice
+          label="Balance wanted"
+          value={cook.wantsBalance ?? 'any'}
+          options={[
+            { value: 'forward', label: 'Forward' },
+            { value: 'neutral', label: 'Neutral' },
+            { value: 'handle', label: 'Handle' },
+            { value: 'any', label: 'Any' },
+          ]}
+          onChange={(wantsBalance) => onChange({ wantsBalance })}
+        />
         <div className={css.wish}>
           <Figure
             label="Length wanted, mm"

@@ -16,15 +16,28 @@ export interface Disagreement {
 
 type Limits = NonNullable<KitchenFile['limits']>;
 type Habits = NonNullable<KitchenFile['habits']>;
-/** A side that is one value of one setting. */
-const limit = <K extends keyof Limits>(key: K, value: Limits[K]): Pick<Side, 'set' | 'taken'> => ({
-  set: (file) => ({ ...file, limits: { ...file.limits, [key]: value } }),
-  taken: (file) => file.limits?.[key] === value,
-});
-const habit = <K extends keyof Habits>(key: K, value: Habits[K]): Pick<Side, 'set' | 'taken'> => ({
-  set: (file) => ({ ...file, habits: { ...file.habits, [key]: value } }),
-  taken: (file) => file.habits?.[key] === value,
-});
+type Taken = Pick<Side, 'set' | 'taken'>;
+/** A side that is one value of one setting; set again, the setting is let go. */
+const limit = <K extends keyof Limits>(key: K, value: Limits[K]): Taken => {
+  const taken = (file: KitchenFile) => file.limits?.[key] === value;
+  const set = (file: KitchenFile) => ({ ...file, limits: { ...file.limits, [key]: taken(file) ? undefined : value } });
+  return { taken, set };
+};
+const habit = <K extends keyof Habits>(key: K, value: Habits[K]): Taken => {
+  const taken = (file: KitchenFile) => file.habits?.[key] === value;
+  const set = (file: KitchenFile) => ({ ...file, habits: { ...file.habits, [key]: taken(file) ? undefined : value } });
+  return { taken, set };
+};
+/** The same of every cook. */
+const balance = (value: 'neutral' | 'forward' | 'handle'): Taken => {
+  const cooksOf = (file: KitchenFile) => file.cooks ?? [{}];
+  const taken = (file: KitchenFile) => cooksOf(file).every((cook) => cook.wantsBalance === value);
+  const set = (file: KitchenFile) => {
+    const wantsBalance = taken(file) ? undefined : value;
+    return { ...file, cooks: cooksOf(file).map((cook) => ({ ...cook, wantsBalance })) };
+  };
+  return { taken, set };
+};
 
 /** Where people who know the work disagree, with both reasons; each is a setting of the plan. */
 export const DISAGREEMENTS: Disagreement[] = [
@@ -54,6 +67,21 @@ export const DISAGREEMENTS: Disagreement[] = [
         name: 'No',
         holds: 'Too long for the hand and too short for the board: the petty or the chef’s knife does it.',
         never: ['utility', 'serrated-utility'],
+      },
+    ],
+  },
+  {
+    question: 'The second knife',
+    sides: [
+      {
+        name: 'Another general knife',
+        holds: 'Two people can cut, raw meat keeps its own, and one is always sharp.',
+        ...limit('second', 'general'),
+      },
+      {
+        name: 'A specialist',
+        holds: 'One good general knife is enough; the next should do what it cannot.',
+        ...limit('second', 'specialist'),
       },
     ],
   },
@@ -102,6 +130,14 @@ export const DISAGREEMENTS: Disagreement[] = [
     ],
   },
   {
+    question: 'Balance',
+    sides: [
+      { name: 'Neutral', holds: 'It turns about the fingers and tires least.', ...balance('neutral') },
+      { name: 'Forward', holds: 'The blade falls by itself: less push on the board.', ...balance('forward') },
+      { name: 'Towards the handle', holds: 'A light, quick tip for work in the fingers.', ...balance('handle') },
+    ],
+  },
+  {
     question: 'Length',
     sides: [
       {
@@ -118,6 +154,37 @@ export const DISAGREEMENTS: Disagreement[] = [
         name: 'Nimble',
         holds: 'A short blade goes where it is looked at.',
         ...limit('lengthSchool', 'nimble'),
+      },
+    ],
+  },
+  {
+    question: 'Carrying cut food',
+    sides: [
+      {
+        name: 'On the flat',
+        holds:
+          'A tall side carries an onion to the pan in one go. Turn the knife over and push with the spine, never the edge.',
+        ...habit('lifts', 'flat'),
+      },
+      {
+        name: 'Never on a knife',
+        holds: 'A bench scraper or the hands carry it; the edge stays keen and fingers stay away from it.',
+        ...habit('lifts', 'never'),
+      },
+    ],
+  },
+  {
+    question: 'Slices of cooked meat',
+    sides: [
+      {
+        name: 'Thin',
+        holds: 'Tender whatever the cut, and it goes further; a long keen blade does it.',
+        ...habit('carves', 'thin'),
+      },
+      {
+        name: 'Thick',
+        holds: 'It stays hot and juicy, and any keen knife will do.',
+        ...habit('carves', 'thick'),
       },
     ],
   },

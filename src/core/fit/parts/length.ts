@@ -62,30 +62,50 @@ function taste(weightG: number, wants: string): number {
   return 0;
 }
 
+/** How far a blade's balance lies from a taste in it, mm. */
+function balanceOff(balanceMm: number, wants: string): number {
+  const from = co.balanceFrom.value;
+  if (wants === 'forward') return Math.max(0, from - balanceMm);
+  if (wants === 'handle') return Math.max(0, balanceMm + from);
+  return wants === 'neutral' ? Math.max(0, Math.abs(balanceMm) - from) : 0;
+}
+
+/** Side a blade lacks for carrying cut food, mm. */
+const sideLacking = (heelHeightMm: number, lifts: string | null) =>
+  lifts === 'flat' ? Math.max(0, co.liftFrom.value - heelHeightMm) : 0;
+
 export const comfort: Part = {
   id: 'comfort',
   restsOn: 'cook',
   name: 'Comfort',
-  about: 'Length wanted by this hand, board and nerve, with handle girth and taste in weight.',
+  about:
+    'Length wanted by this hand, board and nerve, with handle girth, taste in weight and balance, and a side to carry food on.',
   // bone is broken with the heel, whatever the length
   level: (task, mode) => (mode.id === 'board' && task.load < FIT.wedge.breaks.value ? 1 : 0),
-  value: (b, _task, { cook, length }) => {
+  value: (b, _task, { cook, habits, length }) => {
     const off = outside(b, length.fromMm, length.toMm);
     const girth = Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
     return (
       (0.15 + 0.85 * fallOff(off, co.scale.value)) *
       (1 - co.girth.value * girth) *
-      (1 - Math.min(0.12, co.taste.value * taste(b.blade.weightG, cook.wantsWeight)))
+      (1 - Math.min(0.12, co.taste.value * taste(b.blade.weightG, cook.wantsWeight))) *
+      (1 - Math.min(0.12, co.balance.value * balanceOff(b.blade.balanceMm, cook.wantsBalance))) *
+      (1 - Math.min(0.12, co.lift.value * sideLacking(b.blade.heelHeightMm, habits.lifts)))
     );
   },
-  why: (b, _task, { length }) => {
+  why: (b, _task, { cook, habits, length }) => {
     const off = outside(b, length.fromMm, length.toMm);
     const band = `${length.fromMm}–${length.toMm} mm`;
     const { lengthMm } = b.blade;
     const working = Math.round(workingLengthMm(b));
     const flat = lengthMm < length.fromMm && working > lengthMm ? `, flat enough to work like ${working} mm,` : '';
-    if (off === 0) return `${mm(lengthMm)}${flat} lies in the wanted band, ${band}.`;
-    return `${mm(lengthMm)}${flat} is ${mm(off)} ${lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.`;
+    const also =
+      (balanceOff(b.blade.balanceMm, cook.wantsBalance) > 0 ? ' Its balance is not the wanted one.' : '') +
+      (sideLacking(b.blade.heelHeightMm, habits.lifts) > 0
+        ? ` ${mm(b.blade.heelHeightMm)} of side carries little cut food.`
+        : '');
+    if (off === 0) return `${mm(lengthMm)}${flat} lies in the wanted band, ${band}.${also}`;
+    return `${mm(lengthMm)}${flat} is ${mm(off)} ${lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.${also}`;
   },
 };
 
