@@ -45,7 +45,7 @@ test('a step is swapped, excluded, put in another order with its cost told, boug
   expect((await pockets(page))[0]).toBe(first);
 
   // the order by keys, and what it costs
-  await (await button(page, 'Change the order'))?.click();
+  await (await button(page, 'Order and locks'))?.click();
   const later = await page.waitForSelector('ol[aria-label="Order of the steps"] li:first-child [aria-label$=" later"]');
   await later?.focus();
   await page.keyboard.press('Enter');
@@ -53,6 +53,25 @@ test('a step is swapped, excluded, put in another order with its cost told, boug
   await settled(page);
   expect(await textOf(page, 'main')).toMatch(/gives up \d+\.\d points|It costs nothing/);
   expect((await pockets(page))[0]).not.toBe(first);
+  // dragged onto the lock it stays; by key it is let go
+  const middle = async (selector: string) => {
+    const box = await (await page.waitForSelector(selector))?.boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  await page.$eval('ol[aria-label="Order of the steps"]', (list) => list.scrollIntoView({ block: 'center' }));
+  const grip = await middle(
+    'ol[aria-label="Order of the steps"] li:has([aria-label^="Lock "]:enabled) [aria-label^="Drag "]',
+  );
+  const lock = await middle('xpath///p[contains(., "Drop a knife here")]');
+  await page.mouse.move(grip.x, grip.y);
+  await page.mouse.down();
+  await page.mouse.move(grip.x, grip.y - 12, { steps: 4 });
+  await page.mouse.move(lock.x, lock.y, { steps: 8 });
+  await page.mouse.up();
+  await page.waitForSelector('[aria-label^="Let go: Must have"]');
+  await page.focus('[aria-label^="Unlock "]');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => !document.querySelector('[aria-label^="Let go: Must have"]'));
   await (await button(page, 'Let the plan decide'))?.click();
   await page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('The order is yours'));
   await settled(page);

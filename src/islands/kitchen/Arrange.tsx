@@ -1,4 +1,14 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  pointerWithin,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type CollisionDetection,
+} from '@dnd-kit/core';
 import {
   arrayMove,
   SortableContext,
@@ -8,9 +18,9 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
-import { IconArrowDown, IconArrowUp, IconGripVertical } from '@tabler/icons-react';
+import { IconArrowDown, IconArrowUp, IconGripVertical, IconLock, IconLockOpen } from '@tabler/icons-react';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
-import { inOrder, stepKey } from '../../core/kit/actions';
+import { demanded, inOrder, released, stepKey } from '../../core/kit/actions';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';
 import css from './Arrange.module.css';
@@ -21,8 +31,20 @@ interface Entry {
   step: PlanStep;
 }
 
-/** The steps as a list to be put in another order: dragged, or moved with keys. */
-export default function Arrange({ plan, update }: { plan: Plan; update: Update }) {
+const LOCK = 'lock';
+
+/** A pointer over the lock means the lock; everywhere else the nearest row is meant. */
+const meant: CollisionDetection = (args) => {
+  const lock = pointerWithin(args).filter(({ id }) => id === LOCK);
+  return lock.length > 0 ? lock : closestCenter(args);
+};
+
+/** What holds a step in the plan: its model or its type by name, or nothing. */
+const lockOf = ({ action, model, type }: PlanStep, must: readonly string[]) =>
+  action === 'buy' ? must.find((id) => id === model || id === type) : undefined;
+
+/** The steps as a list to be put in another order or locked: dragged, or moved with keys. */
+export default function Arrange({ plan, must, update }: { plan: Plan; must: readonly string[]; update: Update }) {
   const steps = plan.steps.filter((s) => s.action !== 'retire');
   // two copies of one model go by one key but are two entries
   const entries: Entry[] = steps.map((step, i) => ({ id: `${stepKey(step)} ${i}`, key: stepKey(step), step }));
@@ -36,12 +58,20 @@ export default function Arrange({ plan, update }: { plan: Plan; update: Update }
     update((k) => inOrder(k, [...new Set(keys)]));
   };
   const at = (id: unknown) => entries.findIndex((e) => e.id === id);
+  const lock = (step: PlanStep | undefined) => {
+    const { model } = step ?? {};
+    if (step?.action === 'buy' && model) update((k) => demanded(k, model));
+  };
   return (
     <DndContext
       sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => over && move(at(active.id), at(over.id))}
+      collisionDetection={meant}
+      onDragEnd={({ active, over }) => {
+        if (over?.id === LOCK) lock(entries[at(active.id)]?.step);
+        else if (over) move(at(active.id), at(over.id));
+      }}
     >
+      <Lock />
       <SortableContext items={entries.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
         <ol className={css.list} aria-label="Order of the steps">
           {entries.map((entry, i) => (
@@ -49,6 +79,9 @@ export default function Arrange({ plan, update }: { plan: Plan; update: Update }
               key={entry.id}
               entry={entry}
               currency={plan.currency}
+              lock={lockOf(entry.step, must)}
+              onLock={() => lock(entry.step)}
+              onRelease={(id) => update((k) => released(k, id))}
               onEarlier={i > 0 ? () => move(i, i - 1) : null}
               onLater={i < entries.length - 1 ? () => move(i, i + 1) : null}
             />
@@ -59,14 +92,30 @@ export default function Arrange({ plan, update }: { plan: Plan; update: Update }
   );
 }
 
+/** Where a knife is dropped to stay. */
+function Lock() {
+  const { setNodeRef, isOver } = useDroppable({ id: LOCK });
+  return (
+    <p ref={setNodeRef} className={css.lock} data-over={isOver || undefined}>
+      <IconLock size={18} aria-hidden="true" /> Drop a knife here to keep it in every plan, whatever changes.
+    </p>
+  );
+}
+
 function Row({
   entry: { id, step },
   currency,
+  lock,
+  onLock,
+  onRelease,
   onEarlier,
   onLater,
 }: {
   entry: Entry;
   currency: string;
+  lock: string | undefined;
+  onLock: () => void;
+  onRelease: (id: string) => void;
   onEarlier: (() => void) | null;
   onLater: (() => void) | null;
 }) {
@@ -79,9 +128,19 @@ function Row({
       <b className="figure">{step.order}</b>
       <span className={css.name}>
         {step.name}
-        <span className="faded">, {step.need}</span>
+        <span className="faded">, {lock ? 'locked' : step.need}</span>
       </span>
       <span className="figure">{money(step.price, currency)}</span>
+      <ActionIcon
+        variant="default"
+        size="lg"
+        aria-label={lock ? `Unlock ${step.name}` : `Lock ${step.name}`}
+        aria-pressed={lock !== undefined}
+        disabled={step.action !== 'buy'}
+        onClick={() => (lock ? onRelease(lock) : onLock())}
+      >
+        {lock ? <IconLock size={17} /> : <IconLockOpen size={17} />}
+      </ActionIcon>
       <ActionIcon
         variant="default"
         size="lg"

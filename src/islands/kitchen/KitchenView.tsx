@@ -80,12 +80,12 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
                 </Suspense>
               )}
               <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
-                {arranging ? 'Done arranging' : 'Change the order'}
+                {arranging ? 'Done arranging' : 'Order and locks'}
               </Button>
             </div>
             {arranging && (
               <Suspense fallback={<p className="faded">One moment…</p>}>
-                <Arrange plan={answer.plan} update={update} />
+                <Arrange plan={answer.plan} must={kitchen.limits?.must ?? []} update={update} />
               </Suspense>
             )}
             <Roll
