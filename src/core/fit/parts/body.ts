@@ -65,8 +65,8 @@ export const flex: Part = {
   level: (task, mode) => {
     if (task.flexible || task.stiff) return 1;
     if (task.load >= FIT.face.alongBone.value) return task.long ? 0.5 : 0.25;
-    // a long clean draw wants a blade that stays in its plane
-    return mode.id === 'slice' && task.long && task.clean === 3 ? 0.35 : 0;
+    // a draw wants a blade that stays in its plane
+    return mode.id === 'slice' ? 0.35 : 0;
   },
   value: (b, task) =>
     task.flexible
