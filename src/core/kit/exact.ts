@@ -68,13 +68,14 @@ export class ExactSearch {
 
   /**
    * `seed`, a kit that keeps the rules, is where the search starts from; `hint`, multipliers of a kindred search; `floor`, a value that is
-   * had elsewhere: only kits worth more are looked for.
+   * had elsewhere: only kits worth more are looked for; `rootSteps`, how long the first bound is worked on.
    */
   constructor(
     problem: Problem,
     seed: Choice,
     hint?: Float64Array,
     private readonly floor = 0,
+    rootSteps: number = ROOT_STEPS,
   ) {
     const relaxed = new Relaxation(problem);
     this.relaxed = relaxed;
@@ -82,7 +83,7 @@ export class ExactSearch {
     this.best = { value: relaxed.valueOf(taken), taken };
     const from = (multipliers: Float64Array, open: Node['open']): Node => {
       const root: Node = { taken: [], open, multipliers, bound: Infinity };
-      this.lower(root, ROOT_STEPS);
+      this.lower(root, rootSteps);
       return root;
     };
     const fits = hint?.length === relaxed.scale.length;

@@ -8,6 +8,9 @@ import type { Workbench } from './workbench';
 /** Nodes spent on a kit with prices for the asking before an offer it leans on is decided. */
 const LOOK = 200;
 
+/** Steps by which an offer's bound is lowered before it is kept in doubt. */
+const PROBE_STEPS = 20;
+
 /** What a search has found, offers and all. */
 export interface Proven {
   proof: Proof;
@@ -36,7 +39,7 @@ class OfferSearch {
   private nodes: number;
 
   constructor(
-    bench: Workbench,
+    private readonly bench: Workbench,
     private readonly rung: Rung,
     offers: readonly Offer[],
   ) {
@@ -56,10 +59,10 @@ class OfferSearch {
   }
 
   /** A search for what is worth more than the best so far. */
-  private above(problem: Problem): ExactSearch {
+  private above(problem: Problem, rootSteps?: number): ExactSearch {
     const { proof } = this.best;
     const part = affordable(ofSize(problem, this.rung.size)).problem;
-    return new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value);
+    return new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value, rootSteps);
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
@@ -67,7 +70,9 @@ class OfferSearch {
     let left = [...open];
     for (const offer of open) {
       const rest = left.filter((other) => other !== offer);
-      const helps = this.takingHere(on, offer).some((b) => !this.above(wishing(b, rest).problem).isHopeless);
+      const helps = this.takingHere(on, offer).some(
+        (b) => !this.above(wishing(b, rest).problem, PROBE_STEPS).isHopeless,
+      );
       if (!helps) left = rest;
     }
     return left;
@@ -104,6 +109,8 @@ class OfferSearch {
   }
 
   private *explore({ on, open, probed }: Branch): Generator<Proven, boolean> {
+    // without offers it is the kit that was searched before
+    if (on === this.bench && open.length === 0) return true;
     const { problem, singly, cheaperBy } = wishing(on, open);
     const wished = this.above(problem);
     if (wished.isHopeless) return true;

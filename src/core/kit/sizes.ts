@@ -39,7 +39,7 @@ export function startingKit(problem: Problem, kindred: readonly number[]): Choic
 }
 
 /** Nodes after which a search stops proving and states its gap: some seconds' work at most. */
-export const ENOUGH_NODES = 20_000;
+export const ENOUGH_NODES = 40_000;
 /** Nodes between two breaths. */
 export const SLICE = 20;
 
