@@ -13,6 +13,14 @@ Chart.register(LinearScale, LineElement, PointElement, Tooltip);
 
 const points = (share: number) => (share * 100).toFixed(1);
 
+type Point = MoneyView['points'][number];
+
+/** The curve with the plan on it, which may take offers: what costs more and covers less goes. */
+function throughPlan(points: readonly Point[], here: Point): Point[] {
+  const others = points.filter((p) => p.spent < here.spent || p.coverage > here.coverage);
+  return [...others, here].sort((a, b) => a.spent - b.spent);
+}
+
 /** What other money would buy: coverage against money with the present plan on it, and the best kit of every size. */
 export default function MoneyPanel({
   plan,
@@ -37,21 +45,23 @@ export default function MoneyPanel({
     };
   }, [plan, final, worker]);
   const { currency } = plan;
+  const here = { spent: plan.spent, coverage: coverageReached(plan) };
+  const curve = view && throughPlan(view.points, here);
   const bend = view?.knee;
   const after = bend && view.points.filter((p) => p.spent > bend.spent);
   const last = after?.at(-1);
   return (
     <div className={css.panel}>
       <div className={css.chart}>
-        {view && (
+        {curve && (
           <Line
             role="img"
-            aria-label={`Coverage against money: ${view.points.map((p) => `${money(p.spent, currency)} ${points(p.coverage)}%`).join(', ')}`}
+            aria-label={`Coverage against money: ${curve.map((p) => `${money(p.spent, currency)} ${points(p.coverage)}%`).join(', ')}`}
             data={{
               datasets: [
                 {
                   label: 'kits found',
-                  data: view.points.map((p) => ({ x: p.spent, y: p.coverage * 100 })),
+                  data: curve.map((p) => ({ x: p.spent, y: p.coverage * 100 })),
                   borderColor: colour('--ink'),
                   backgroundColor: colour('--sheet'),
                   stepped: 'before',
@@ -60,12 +70,7 @@ export default function MoneyPanel({
                 },
                 {
                   label: 'this plan',
-                  data: [
-                    {
-                      x: plan.spent,
-                      y: coverageReached(plan) * 100,
-                    },
-                  ],
+                  data: [{ x: here.spent, y: here.coverage * 100 }],
                   borderColor: colour('--ink'),
                   backgroundColor: colour('--thread'),
                   pointRadius: 8,
