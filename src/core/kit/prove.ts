@@ -208,17 +208,17 @@ export function* bestOfEverySize(bench: Workbench): Generator<SizeProof[], SizeP
   const rungs = step.value;
   const offers = offersThatMatter(bench);
   const known: SizeProof[] = [];
-  const others = () => rungs.slice(0, rungs.length - known.length - 1).map((r) => sized(sofar(bench, r), r.size));
+  const still = (least: number) => rungs.slice(0, least - 1).map((r) => sized(sofar(bench, r), r.size));
   while (known.length < rungs.length) {
     const rung = rungs[rungs.length - known.length - 1];
     if (!rung) break;
     const search = new OfferSearch(bench, rung, offers).search();
     let next = search.next();
-    for (; !next.done; next = search.next()) yield [...others(), sized(next.value, rung.size), ...known];
+    for (; !next.done; next = search.next()) yield [...still(rung.size), sized(next.value, rung.size), ...known];
     const found = sized(next.value, rung.size);
     const used = Math.max(1, found.kit.filter((c) => c.action === 'buy').length);
     for (let { size } = rung; size >= Math.min(rung.size, used); size--) known.unshift({ ...found, size });
-    yield [...others(), ...known];
+    yield [...still(known[0]?.size ?? 1), ...known];
   }
   return known;
 }

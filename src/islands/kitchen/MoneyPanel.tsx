@@ -33,15 +33,19 @@ export default function MoneyPanel({
 }) {
   const [view, setView] = useState<MoneyView | null>(null);
   const [sizes, setSizes] = useState<SizeView[]>([]);
+  const [compared, setCompared] = useState(false);
   useEffect(() => {
     if (!final) return;
     let stale = false;
+    const ended = () => !stale && setCompared(true);
     void (async () => {
       await worker.money(proxy((next) => !stale && setView(next)));
       await worker.sizes(proxy((next) => !stale && setSizes(next)));
+      ended();
     })();
     return () => {
       stale = true;
+      setCompared(false);
     };
   }, [plan, final, worker]);
   const { currency } = plan;
@@ -139,7 +143,7 @@ export default function MoneyPanel({
                   <td className="figure">{s.size}</td>
                   <td className="figure">{points(s.coverage)}%</td>
                   <td className="figure">{money(s.spent, currency)}</td>
-                  <td>{s.proven ? 'proven best' : `within ${points(s.gap)} points`}</td>
+                  <td>{s.proven ? 'proven best' : compared ? `within ${points(s.gap)} points` : 'being proven…'}</td>
                 </tr>
               ))}
             </tbody>

@@ -81,9 +81,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
       </aside>
       <main id="main" className={css.main}>
         <h1>What if…</h1>
-        <p>
-          Change anything on the left: the diet, a second cook, the board, the money. Both kits are shown to one scale.
-        </p>
+        <p>Change any answer: the diet, a second cook, the board, the money. Both kits are shown to one scale.</p>
         {trouble && <p role="alert">{trouble}</p>}
         {catalogue && now && then ? (
           <>
