@@ -66,7 +66,7 @@ class OfferSearch {
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
-  private probed(on: Workbench, open: readonly Offer[]): Offer[] {
+  private *probed(on: Workbench, open: readonly Offer[]): Generator<Proven, Offer[]> {
     let left = [...open];
     for (const offer of open) {
       const rest = left.filter((other) => other !== offer);
@@ -74,6 +74,7 @@ class OfferSearch {
         (b) => !this.above(wishing(b, rest).problem, PROBE_STEPS).isHopeless,
       );
       if (!helps) left = rest;
+      yield this.known();
     }
     return left;
   }
@@ -121,7 +122,7 @@ class OfferSearch {
     if (!(yield* this.run(wished, LOOK))) return false;
     if (wished.isHopeless) return true;
     if (!probed && open.length > 0) {
-      const left = this.probed(on, open);
+      const left = yield* this.probed(on, open);
       if (left.length < open.length) {
         this.branches.push({ on, open: left, bound: wished.proof().bound, probed: true });
         return true;
