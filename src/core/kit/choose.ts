@@ -28,7 +28,8 @@ export type Choice = Int32Array;
 /** A step is a need while it adds at least this much coverage (handbook 5.2). */
 export const NEED_GAIN = 0.03;
 
-const EPSILON = 1e-9;
+/** Coverages closer than this are equal. */
+export const EPSILON = 1e-9;
 /** Coverage is promised in whole points: a kit is never made dearer for less than one. */
 const POINT = 0.01;
 /** The last of what money can reach is left in the purse: the kit may stop before the budget does. House judgement. */
@@ -323,7 +324,7 @@ const distinct = (choices: readonly Choice[]): Choice[] => [...new Map(choices.m
  * The kit to aim for: the best coverage within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
  * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target.
  * Greedy filling from several starts with exchange improvement, and the kit of an exact search where one has been made; deterministic. The
- * coverage aimed at is as certain as that search, and no lower than `atLeast` where that can be reached; that no cheaper kit reaches it is not proven.
+ * coverage aimed at is as certain as that search, and no lower than `atLeast` where that can be reached; that no cheaper kit reaches it is for `cheapestKit` to prove.
  */
 export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, atLeast = 0): Chosen {
   const { problem, unmet } = affordable(whole);

@@ -6,7 +6,8 @@ import { readKitchenFile } from '../formats/kitchenFile';
 import { asProgram, bestByProgram } from '../testing/mip';
 import { benchOf, fileOf } from '../testing/trade';
 import type { Candidate } from './candidates';
-import { affordable, Chooser, type Problem } from './choose';
+import { cheapestKit } from './cheapest';
+import { affordable, Chooser, chooseKit, QUICK, type Problem } from './choose';
 import { ExactSearch } from './exact';
 import { offersFor } from './offers';
 import { seeded } from './random';
@@ -157,6 +158,29 @@ describe('the best kit by bound and branch is the best kit by a general solver',
     }
     expect(tried).toBeGreaterThanOrEqual(20);
   });
+});
+
+test('no kit that reaches what is promised costs less than the cheapest found, by the general solver', () => {
+  let cheaper = 0;
+  for (let seed = 9000; seed < 9120; seed++) {
+    const problem = { ...weighed(anyProblem(seed, seed % 2 === 0)), keepMinor: 120 };
+    const { choice: from, promised } = chooseKit(problem, QUICK);
+    const { choice, proven } = toTheEnd(cheapestKit(problem, promised, from));
+    const chooser = new Chooser(problem);
+    expect(proven, `seed ${seed}`).toBe(true);
+    expect(chooser.value(choice)).toBeGreaterThanOrEqual(promised - 1e-9);
+    expect(chooser.price(choice)).toBeLessThanOrEqual(problem.budgetMinor);
+    // what it is worth while to put right stays
+    const cared = chooser.worthwhileCare().filter(({ place }) => (from[place] ?? -1) >= 0);
+    const places = problem.places.map((p, i) =>
+      cared.some(({ place }) => place === i) ? { ...p, required: true } : p,
+    );
+    const least = bestByProgram(asProgram({ ...problem, places }, [], promised - 1e-9));
+    expect(chooser.outlay(choice), `seed ${seed}`).toBeCloseTo(least ?? NaN, 3);
+    if (chooser.outlay(choice) < chooser.outlay(from)) cheaper++;
+  }
+  console.log(`120 kits are the cheapest that keep their promise; ${cheaper} were not before`);
+  expect(cheaper).toBeGreaterThan(0);
 });
 
 test('offers are in the proof: the best kit with sets and volume prices is the general solver’s', () => {

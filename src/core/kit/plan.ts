@@ -4,7 +4,7 @@ import { costPerYearMinor } from '../money/costPerYear';
 import { stepKey } from './actions';
 import { bestScores, buyingOrder, coverageOf, type ValueOf } from './buyingOrder';
 import { SHARPENING_COST, type Candidate } from './candidates';
-import { Chooser, chooseKit, THOROUGH, wholePoint, type Choice, type Effort } from './choose';
+import { Chooser, chooseKit, THOROUGH, wholePoint, type Choice, type Chosen, type Effort } from './choose';
 import type { Proof } from './exact';
 import { monthOf } from './order';
 import { saveUp } from './saveUp';
@@ -19,8 +19,8 @@ export interface PlanOptions {
   effort?: Effort | undefined;
   /** What an exact search found, when one has been made. */
   proof?: Proof | undefined;
-  /** Coverage already promised that the plan must keep if it can, 0–1. */
-  atLeast?: number | undefined;
+  /** The kit, when it has been chosen already. */
+  chosen?: Chosen | undefined;
 }
 
 function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
@@ -184,9 +184,9 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
 }
 
 /** Plans a kitchen that has been laid out. */
-export function planFrom(bench: Workbench, { effort = THOROUGH, proof, atLeast }: PlanOptions = {}): Plan {
+export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, promised, unmet } = chooseKit(problem, effort, proof, atLeast);
+  const { choice, value, promised, unmet } = given ?? chooseKit(problem, effort, proof);
   const chosen = candidatesOf(bench, choice);
   const valueOf = coverageOf(bench);
   const { steps: inOrder, orderCosts } = buyingOrder(bench, valueOf, chosen);

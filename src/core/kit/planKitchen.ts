@@ -4,7 +4,8 @@ import { coverageReached, type Plan } from '../formats/planFile';
 import type { Reference } from '../reference';
 import { judgeBox } from './boxes';
 import type { Candidate } from './candidates';
-import { targetFrom, type Effort } from './choose';
+import { cheapestKit } from './cheapest';
+import { Chooser, chooseKit, targetFrom, THOROUGH, type Effort } from './choose';
 import { offersFor, taking } from './offers';
 import { planFrom, proofOf, stepsOf } from './plan';
 import type { SchoolId } from './schools';
@@ -38,22 +39,29 @@ interface Options {
  * The plan, with offers in place of plain singles where that costs less for no less coverage, or where the money reaches further with
  * them (handbook 5.4): never a basket padded for a discount. Yields after each plan it weighs.
  */
-export function* planningWithOffers(bench: Workbench, { effort, proven }: Options = {}): Generator<Planned, Planned> {
+export function* planningWithOffers(
+  bench: Workbench,
+  { effort = THOROUGH, proven }: Options = {},
+): Generator<void, Planned> {
   const proof = proven?.proof;
   const reached = proof ? targetFrom(proof.value) : 0;
-  const planned = (on: Workbench, atLeast: number): Planned => ({
-    plan: planFrom(on, { effort, atLeast, proof: on === proven?.on ? proof : undefined }),
-    bench: on,
-  });
-  const alone = planned(bench, reached);
-  yield alone;
-  const atLeast = Math.max(alone.plan.coverage.all, reached);
+  function* planned(on: Workbench, atLeast: number): Generator<void, Planned> {
+    const found = on === proven?.on ? proof : undefined;
+    const chosen = chooseKit(on.problem, effort, found, atLeast);
+    yield;
+    const { choice } = yield* cheapestKit(on.problem, chosen.promised, chosen.choice);
+    const value = new Chooser(on.problem).value(choice);
+    return { plan: planFrom(on, { proof: found, chosen: { ...chosen, choice, value } }), bench: on };
+  }
+  const alone = yield* planned(bench, reached);
+  yield;
+  // whole points, free of what arithmetic leaves behind them
+  const atLeast = Number(Math.max(alone.plan.coverage.all, reached).toFixed(2));
   const weighed = [alone];
   const withProven = proven && proven.on !== bench ? [proven.on] : [];
   for (const on of [...withProven, ...worthTrying(bench, stepsOf(bench, alone.plan))]) {
-    const other = planned(on, atLeast);
-    weighed.push(other);
-    yield other;
+    weighed.push(yield* planned(on, atLeast));
+    yield;
   }
   const [best] = weighed
     .filter(({ plan }) => coverageReached(plan) >= atLeast)

@@ -7,9 +7,10 @@ const highs = await loadHighs();
 
 /**
  * The choice of a kit as a mixed-integer program in LP format: the same problem, said in another way than the planner's. Offers are
- * switches: a set's pieces come with its switch, a volume price's knives are bought beside the plain ones while its switch is on.
+ * switches: a set's pieces come with its switch, a volume price's knives are bought beside the plain ones while its switch is on. With a value
+ * to be reached the least outlay is asked for instead of the highest value.
  */
-export function asProgram(problem: Problem, offers: readonly Offer[] = []): string {
+export function asProgram(problem: Problem, offers: readonly Offer[] = [], reaching?: number): string {
   const { demand, owned, given, places } = problem;
   const candidates = [...problem.candidates];
   const indexOf = (piece: Candidate) => {
@@ -120,12 +121,18 @@ export function asProgram(problem: Problem, offers: readonly Offer[] = []): stri
   if (Number.isFinite(problem.budgetMinor)) {
     if (prices.length > 0) rules.push(`${prices.join(' + ')} <= ${problem.budgetMinor}`);
   }
-  return `Maximize\n obj: ${aim.join('\n + ')}\nSubject To\n${rules.map((r, i) => ` r${i}: ${r}`).join('\n')}\nBounds\n${bounds
+  const paid = [...taken].flatMap(([i, names]) => {
+    const c = candidates[i];
+    return names.map((z) => `${(c?.priceMinor ?? 0) + (c?.action === 'buy' ? problem.keepMinor : 0)} ${z}`);
+  });
+  if (reaching !== undefined) rules.push(`${aim.join('\n + ')} >= ${reaching}`);
+  const goal = reaching === undefined ? `Maximize\n obj: ${aim.join('\n + ')}` : `Minimize\n obj: ${paid.join(' + ')}`;
+  return `${goal}\nSubject To\n${rules.map((r, i) => ` r${i}: ${r}`).join('\n')}\nBounds\n${bounds
     .map((b) => ` ${b}`)
     .join('\n')}\nGeneral\n ${zs.join(' ')}\nEnd\n`;
 }
 
-/** The highest value by the general solver, or null when no choice keeps the rules. */
+/** The highest value, or the least outlay, by the general solver; null when no choice keeps the rules. */
 export function bestByProgram(program: string): number | null {
   const solved = highs.solve(program, { mip_rel_gap: 0, mip_abs_gap: 1e-9, mip_feasibility_tolerance: 1e-9 });
   if (solved.Status === 'Infeasible') return null;
