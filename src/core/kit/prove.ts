@@ -115,7 +115,7 @@ class OfferSearch {
     const { problem, singly, cheaperBy } = wishing(on, open);
     const wished = this.above(problem);
     if (wished.isHopeless) return true;
-    const bend = () => {
+    const leaning = () => {
       const chosen = wished.found ? chosenOf(wished.proof()) : [];
       return { chosen, leansOn: chosen.flatMap((i) => cheaperBy.get(i) ?? [])[0] };
     };
@@ -128,9 +128,9 @@ class OfferSearch {
         return true;
       }
     }
-    if (!bend().leansOn && !(yield* this.run(wished))) return false;
+    if (!leaning().leansOn && !(yield* this.run(wished))) return false;
     if (!wished.found) return true;
-    const { chosen, leansOn } = bend();
+    const { chosen, leansOn } = leaning();
     const { bound } = wished.proof();
     if (!leansOn) {
       this.best = { proof: wished.proof(), on };
