@@ -5,7 +5,7 @@ import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { kitchenFileSchema } from '../core/formats/kitchenFile';
-import type { Plan } from '../core/formats/planFile';
+import { perStep, type Plan } from '../core/formats/planFile';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchCatalogue } from '../client/catalogue';
@@ -144,22 +144,21 @@ const kitchenWorker = {
     return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },
 
-  /** How often each step stays under small changes, a share per step, told as the runs go; null when a newer question has come. */
-  async sure(plan: Plan, runs: number, tell: (done: number, stayed: number[]) => void): Promise<number[] | null> {
-    if (!bench) return null;
+  /** How often each step stays under small changes, a share per step, told as the runs go; it ends early when a newer question comes. */
+  async sure(plan: Plan, runs: number, tell: (done: number, stayed: (number | null)[]) => void): Promise<void> {
+    if (!bench) return;
     const on = bench;
     const steps = stepsOf(planned ?? bench, plan);
     const part = await proving();
-    if (!part) return null;
+    if (!part) return;
     const doubt = new part.Doubt(on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();
         yield run;
       }
-      return doubt.stayed();
     }
-    return inSlices(again(), (run) => run % 20 === 0 && tell(run, doubt.stayed()));
+    await inSlices(again(), (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed())));
   },
 
   /** Any kitchen planned beside the present one. */

@@ -29,6 +29,8 @@ export interface PlanStep {
   runnersUp: { model: string; costsCoverage: number; price: number }[];
   /** Index of the owned knife that the step is about. */
   owned?: number;
+  /** It cuts nothing but keeps the kit: a board, guards, something to hone or sharpen with. */
+  upkeep?: true;
 }
 
 /** The answer to a kitchen file: steps in order, what they cost and reach, and what stays badly served. */
@@ -49,6 +51,12 @@ export interface Plan {
   orderCosts?: number;
   /** Whether the coverage aimed at is proven the best within the limits, and how much more it could be; null before a search. */
   proof: { best: boolean; gap: number | null };
+}
+
+/** What stands for each step of a plan, given for those that cut, in order; null for upkeep and what is retired. */
+export function perStep<T>({ steps }: Pick<Plan, 'steps'>, values: readonly T[]): (T | null)[] {
+  let next = 0;
+  return steps.map((step) => (step.upkeep || step.action === 'retire' ? null : (values[next++] ?? null)));
 }
 
 /** Coverage once every step is taken, 0–1: a little above what the plan promises in whole points. */

@@ -32,10 +32,17 @@ function afterPaying(file: KitchenFile, price: number): KitchenFile['budget'] {
   };
 }
 
+/** What a thing that keeps the kit changes in the kitchen it comes to. */
+function settledIn(file: KitchenFile, tool: string): KitchenFile {
+  if (tool === 'board') return { ...file, board: { ...file.board, material: 'wood' } };
+  const withIt = { ...file, tools: withThe(file.tools, tool) };
+  return tool === 'guard' ? { ...withIt, habits: { ...file.habits, storage: 'guards' } } : withIt;
+}
+
 /** A bought step moves to the drawer with its date and price, and what it cost leaves the budget. */
 export function bought(file: KitchenFile, step: PlanStep, day: string): KitchenFile {
   const paid: KitchenFile = { ...file, budget: afterPaying(file, step.price) };
-  if (step.action === 'tool') return step.type ? { ...paid, tools: withThe(file.tools, step.type) } : file;
+  if (step.action === 'tool') return step.type ? settledIn(paid, step.type) : file;
   if (step.action !== 'buy' || !step.model) return file;
   const knife = {
     model: step.model,

@@ -1,5 +1,5 @@
 import type { Plan, PlanStep } from '../formats/planFile';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney, toMinor } from '../money/currency';
 import { costPerYearMinor } from '../money/costPerYear';
 import { stepKey } from './actions';
 import { bestScores, buyingOrder, coverageOf, type ValueOf } from './buyingOrder';
@@ -9,6 +9,7 @@ import type { Proof } from './exact';
 import { monthOf } from './order';
 import { saveUp } from './saveUp';
 import { lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
+import { upkeepFor, type Upkeep } from './upkeep';
 import { warningsFor } from './warnings';
 import type { Workbench } from './workbench';
 
@@ -58,7 +59,6 @@ function stepOf(
   const { kitchen } = bench;
   const after = valueOf([...before, step]);
   const was = bestScores(bench, before);
-  const spent = [...before, step].reduce((sum, s) => sum + s.priceMinor, 0);
   const blade = step.blade?.blade ?? null;
   return {
     order: before.length + 1,
@@ -77,7 +77,7 @@ function stepOf(
     bevel: blade?.bevel ?? null,
     handed: blade?.handed ?? null,
     price: fromMinor(step.priceMinor, kitchen.currency),
-    month: kitchen.perMonthMinor ? monthOf(spent, kitchen.perMonthMinor) : 1,
+    month: 1,
     coverageAfter: round(after, 3),
     gain: round(after - valueOf(before), 3),
     stays: null,
@@ -145,7 +145,7 @@ function costPerYear(bench: Workbench, steps: readonly Candidate[]): number {
 }
 
 /** Owned knives that no task goes to once the plan is carried out, worn out or never used: to be retired. */
-function retirements(bench: Workbench, steps: readonly Candidate[], taken: number): PlanStep[] {
+function retirements(bench: Workbench, steps: readonly Candidate[]): PlanStep[] {
   const best = bestScores(bench, steps);
   return bench.owned.flatMap((knife, i) => {
     const { condition, use } = knife.owned;
@@ -155,7 +155,7 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
     const { blade } = knife.blade;
     return [
       {
-        order: taken + 1 + i,
+        order: 0,
         action: 'retire' as const,
         need: 'want' as const,
         type: knife.type.id,
@@ -183,6 +183,45 @@ function retirements(bench: Workbench, steps: readonly Candidate[], taken: numbe
   });
 }
 
+/** A step that cuts nothing but keeps the kit. */
+function upkeepStep({ kitchen }: Workbench, { tool, priceMinor, need, why }: Upkeep, coverageAfter: number): PlanStep {
+  return {
+    order: 0,
+    action: 'tool',
+    need: need ? 'need' : 'want',
+    type: tool.id,
+    model: null,
+    maker: null,
+    name: tool.name,
+    lengthMm: null,
+    heelHeightMm: null,
+    weightG: null,
+    hrc: null,
+    steel: null,
+    bevel: null,
+    handed: null,
+    price: fromMinor(priceMinor, kitchen.currency),
+    month: 1,
+    coverageAfter: round(coverageAfter, 3),
+    gain: 0,
+    stays: null,
+    because: [why],
+    takesOver: [],
+    runnersUp: [],
+    upkeep: true,
+  };
+}
+
+/** Steps with their places, and the months that pay for them. */
+function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: readonly PlanStep[]): PlanStep[] {
+  let spent = 0;
+  return steps.map((step, i) => {
+    spent += toMinor(step.price, currency);
+    const month = perMonthMinor && step.action !== 'retire' ? monthOf(spent, perMonthMinor) : 1;
+    return { ...step, order: i + 1, month };
+  });
+}
+
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = bench;
@@ -196,11 +235,11 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: g
   const now = valueOf([]);
   const saving = saveUp(bench, valueOf, steps);
   if (saving) planned[saving.step]?.because.push(saving.said);
-  const retired = retirements(bench, steps, planned.length).map((step, i) => ({
-    ...step,
-    order: planned.length + 1 + i,
-    coverageAfter: round(value, 3),
-  }));
+  const spentMinor = steps.reduce((sum, s) => sum + s.priceMinor, 0);
+  const upkeep = upkeepFor(bench, steps, problem.budgetMinor - spentMinor);
+  const kept = (need: boolean, coverageAfter: number) =>
+    upkeep.filter((each) => each.need === need).map((each) => upkeepStep(bench, each, coverageAfter));
+  const retired = retirements(bench, steps).map((step) => ({ ...step, coverageAfter: round(value, 3) }));
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -211,9 +250,9 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: g
       needs: round(Math.min(promised, wholePoint(valueOf(needed))), 2),
       all: round(promised, 2),
     },
-    steps: [...planned, ...retired],
+    steps: numbered(bench, [...kept(true, now), ...planned, ...kept(false, value), ...retired]),
     spent: fromMinor(
-      steps.reduce((sum, s) => sum + s.priceMinor, 0),
+      upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor),
       kitchen.currency,
     ),
     costPerYear: fromMinor(Math.round(costPerYear(bench, steps)), kitchen.currency),

@@ -1,6 +1,7 @@
 import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
-import { coverageReached, type Plan } from '../formats/planFile';
+import { coverageReached, perStep, type Plan } from '../formats/planFile';
+import { toMinor } from '../money/currency';
 import type { Reference } from '../reference';
 import { judgeBox } from './boxes';
 import type { Candidate } from './candidates';
@@ -29,6 +30,10 @@ export interface Planned {
   plan: Plan;
   bench: Workbench;
 }
+
+/** What the kit costs without its upkeep, minor units. */
+const kitPrice = ({ steps, currency }: Plan) =>
+  steps.reduce((sum, s) => sum + (s.upkeep ? 0 : toMinor(s.price, currency)), 0);
 
 interface Options {
   effort?: Effort;
@@ -65,7 +70,7 @@ export function* planningWithOffers(
   }
   const [best] = weighed
     .filter(({ plan }) => coverageReached(plan) >= atLeast)
-    .sort((a, b) => a.plan.spent - b.plan.spent);
+    .sort((a, b) => kitPrice(a.plan) - kitPrice(b.plan));
   // what was promised without the offer is kept with it
   const { plan, bench: on } = best ?? alone;
   const coverage = { ...plan.coverage, all: best ? atLeast : plan.coverage.all };
@@ -96,8 +101,8 @@ export function planKitchen(
   const doubt = new Doubt(bench, stepsOf(stands, plan));
   for (let run = 0; run < perturbed; run++) doubt.run();
   const stayed = doubt.stayed();
-  // retirements come last and have none
-  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stayed[i]) })) };
+  const stays = perStep(plan, stayed);
+  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stays[i]) })) };
 }
 
-const rounded = (share: number | undefined) => (share === undefined ? null : Number(share.toFixed(2)));
+const rounded = (share: number | null | undefined) => (share == null ? null : Number(share.toFixed(2)));

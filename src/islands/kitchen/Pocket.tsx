@@ -101,9 +101,13 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
         {step && step.action !== 'retire' && (
           <span className={css.sums}>
             <b className="figure">{money(step.price, currency)}</b>
-            <span>
-              adds <span className="figure">{(step.gain * 100).toFixed(step.gain >= 0.02 ? 0 : 1)}%</span>
-            </span>
+            {step.upkeep ? (
+              <span>keeps the kit</span>
+            ) : (
+              <span>
+                adds <span className="figure">{(step.gain * 100).toFixed(step.gain >= 0.02 ? 0 : 1)}%</span>
+              </span>
+            )}
           </span>
         )}
         {step?.because[0] && <span className={css.why}>{step.because[0]}</span>}

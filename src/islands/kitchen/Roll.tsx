@@ -12,7 +12,7 @@ interface Props {
   owned: BladeModel[];
   ownedFile: OwnedFile[];
   catalogue: Map<string, BladeModel>;
-  stays: number[] | null;
+  stays: readonly (number | null)[] | null;
   open: number | null;
   onOpen: (order: number) => void;
 }

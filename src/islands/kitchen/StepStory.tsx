@@ -167,7 +167,7 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
               ) : null,
             )}
           </dl>
-          {step.action !== 'retire' && <Surety sure={sure} at={step.order - 1} />}
+          {step.action !== 'retire' && !step.upkeep && <Surety sure={sure} at={step.order - 1} />}
           {step.runnersUp.length > 0 && (
             <>
               <h3>Runners-up</h3>

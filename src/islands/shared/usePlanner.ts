@@ -28,7 +28,7 @@ const NOTHING_YET = new Map<string, BladeModel>();
 export interface Sure {
   done: number;
   of: number;
-  stays: number[];
+  stays: (number | null)[];
 }
 
 /** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
@@ -54,7 +54,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       if (!current()) return;
       const answer = { ...first, ...better, final: true };
       setAnswer(answer);
-      const tell = (done: number, stays: number[]) => current() && setSure({ done, of: PERTURBED, stays });
+      const tell = (done: number, stays: (number | null)[]) => current() && setSure({ done, of: PERTURBED, stays });
       await worker.sure(answer.plan, PERTURBED, proxy(tell));
     };
     think().catch((error: unknown) => {
