@@ -53,10 +53,15 @@ export interface Plan {
   proof: { best: boolean; gap: number | null };
 }
 
-/** What stands for each step of a plan, given for those that cut, in order; null for upkeep and what is retired. */
+const isOfKit = (step: PlanStep) => !step.upkeep && step.action !== 'retire';
+
+/** The steps that cut: neither upkeep nor what is retired. */
+export const kitSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] => steps.filter(isOfKit);
+
+/** What stands for each step of a plan, given for {@link kitSteps}; null for the others. */
 export function perStep<T>({ steps }: Pick<Plan, 'steps'>, values: readonly T[]): (T | null)[] {
   let next = 0;
-  return steps.map((step) => (step.upkeep || step.action === 'retire' ? null : (values[next++] ?? null)));
+  return steps.map((step) => (isOfKit(step) ? (values[next++] ?? null) : null));
 }
 
 /** Coverage once every step is taken, 0–1: a little above what the plan promises in whole points. */

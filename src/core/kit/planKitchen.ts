@@ -1,6 +1,6 @@
 import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
-import { coverageReached, perStep, type Plan } from '../formats/planFile';
+import { coverageReached, kitSteps, perStep, type Plan } from '../formats/planFile';
 import { toMinor } from '../money/currency';
 import type { Reference } from '../reference';
 import { judgeBox } from './boxes';
@@ -33,7 +33,7 @@ export interface Planned {
 
 /** What the kit costs without its upkeep, minor units. */
 const kitPrice = ({ steps, currency }: Plan) =>
-  steps.reduce((sum, s) => sum + (s.upkeep ? 0 : toMinor(s.price, currency)), 0);
+  kitSteps({ steps }).reduce((sum, s) => sum + toMinor(s.price, currency), 0);
 
 interface Options {
   effort?: Effort;

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import type { KitchenFile } from '../formats/kitchenFile';
-import { perStep } from '../formats/planFile';
+import { kitSteps, perStep } from '../formats/planFile';
 import { fileOf } from '../testing/trade';
 import { bought } from './actions';
 import { planKitchen } from './planKitchen';
@@ -61,5 +61,6 @@ describe('what keeps the kit', () => {
     const wide = plan({ ...tight, budget: money }, 4);
     for (const step of wide.steps) expect(step.stays === null).toBe(step.upkeep === true);
     expect(perStep(wide, ['a', 'b']).slice(0, 4)).toEqual([null, null, 'a', 'b']);
+    expect(kitSteps(wide)).toEqual(wide.steps.slice(2));
   });
 });

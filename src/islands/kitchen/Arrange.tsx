@@ -19,7 +19,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconGripVertical, IconLock, IconLockOpen } from '@tabler/icons-react';
-import type { Plan, PlanStep } from '../../core/formats/planFile';
+import { kitSteps, type Plan, type PlanStep } from '../../core/formats/planFile';
 import { demanded, inOrder, released, stepKey } from '../../core/kit/actions';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';
@@ -45,7 +45,7 @@ const lockOf = ({ action, model, type }: PlanStep, must: readonly string[]) =>
 
 /** The steps as a list to be put in another order or locked: dragged, or moved with keys. */
 export default function Arrange({ plan, must, update }: { plan: Plan; must: readonly string[]; update: Update }) {
-  const steps = plan.steps.filter((s) => s.action !== 'retire' && !s.upkeep);
+  const steps = kitSteps(plan);
   // two copies of one model go by one key but are two entries
   const entries: Entry[] = steps.map((step, i) => ({ id: `${stepKey(step)} ${i}`, key: stepKey(step), step }));
   const sensors = useSensors(

@@ -1,5 +1,5 @@
 import type { OwnedFile } from '../../core/formats/kitchenFile';
-import type { Plan } from '../../core/formats/planFile';
+import { kitSteps, type Plan } from '../../core/formats/planFile';
 import type { Served } from '../../core/kit/strip';
 import { scoreWord } from '../../core/fit/words';
 import { minutes, taskName, typeName } from '../shared/words';
@@ -33,6 +33,7 @@ function sideBySide(served: readonly Served[]) {
 
 /** Every task as a strip of its weight, as high as its score, in the cloth of the knife that serves it. */
 export default function CoverageStrip({ served, plan, ownedFile, models, onOpen }: Props) {
+  const kit = kitSteps(plan);
   const nameOf = (by: Served['by']): string => {
     if (!by) return 'nothing here';
     if ('tool' in by) return `your ${typeName(by.tool).toLowerCase()}`;
@@ -40,7 +41,7 @@ export default function CoverageStrip({ served, plan, ownedFile, models, onOpen 
       const knife = ownedFile[by.owned];
       return `your ${typeName(knife?.type ?? models.get(knife?.model ?? '')?.type ?? 'knife').toLowerCase()}`;
     }
-    const step = plan.steps[by.step];
+    const step = kit[by.step];
     return step ? `${step.order} ${step.action === 'tool' ? step.name : typeName(step.type ?? '')}` : '';
   };
   const servers = [...new Map(served.map(({ by }) => [keyOf(by), by])).values()];
@@ -72,7 +73,8 @@ export default function CoverageStrip({ served, plan, ownedFile, models, onOpen 
               height={bar.height}
               fill={bar.by ? `url(#cloth-${cloth.get(keyOf(bar.by)) ?? 0})` : 'var(--beet)'}
               onClick={() => {
-                if (bar.by && 'step' in bar.by) onOpen(bar.by.step + 1);
+                const step = bar.by && 'step' in bar.by ? kit[bar.by.step] : undefined;
+                if (step) onOpen(step.order);
               }}
             >
               <title>{told(bar)}</title>

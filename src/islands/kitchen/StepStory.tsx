@@ -151,22 +151,24 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>
-          <dl className={css.figures}>
-            {[
-              ['Edge', step.lengthMm && `${Math.round(step.lengthMm)} mm`],
-              ['Heel', step.heelHeightMm && `${Math.round(step.heelHeightMm)} mm`],
-              ['Weight', step.weightG && `${step.weightG} g`],
-              ['Hardness', step.hrc && `${step.hrc} HRC`],
-              ['Bevel', step.bevel],
-            ].map(([name, value]) =>
-              value ? (
-                <div key={name}>
-                  <dt>{name}</dt>
-                  <dd className="figure">{value}</dd>
-                </div>
-              ) : null,
-            )}
-          </dl>
+          {step.lengthMm !== null && (
+            <dl className={css.figures}>
+              {[
+                ['Edge', step.lengthMm && `${Math.round(step.lengthMm)} mm`],
+                ['Heel', step.heelHeightMm && `${Math.round(step.heelHeightMm)} mm`],
+                ['Weight', step.weightG && `${step.weightG} g`],
+                ['Hardness', step.hrc && `${step.hrc} HRC`],
+                ['Bevel', step.bevel],
+              ].map(([name, value]) =>
+                value ? (
+                  <div key={name}>
+                    <dt>{name}</dt>
+                    <dd className="figure">{value}</dd>
+                  </div>
+                ) : null,
+              )}
+            </dl>
+          )}
           {step.action !== 'retire' && !step.upkeep && <Surety sure={sure} at={step.order - 1} />}
           {step.runnersUp.length > 0 && (
             <>
