@@ -26,6 +26,14 @@ export function serversOf(
   ];
 }
 
+/** Minutes a week that go to each of the steps once all are carried out. */
+export function minutesServed(bench: Workbench, steps: readonly Candidate[]): number[] {
+  const minutes = steps.map(() => 0);
+  for (const { minutesPerWeek, by } of servedBy(bench, steps))
+    if (by && 'step' in by) minutes[by.step] = (minutes[by.step] ?? 0) + minutesPerWeek;
+  return minutes;
+}
+
 /** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
 export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {
   const servers = serversOf(bench, steps);

@@ -1,11 +1,14 @@
-import { fromMinor, showMoney } from '../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
 import { isAllRound, type Candidate } from './candidates';
+import { minutesServed } from './strip';
 import type { Workbench } from './workbench';
 
 /** Guidance on the shape of the spending (handbook 5.2), checked and reported, never forced. */
 const MAIN_SHARE_LEAST = 0.3;
 const SERRATED_SHARE_MOST = 0.2;
 const DEAR_FOR_ROUGH_EUR = 150;
+/** Dear for what is used less than so many minutes a month. */
+const DEAR_FOR_RARE = { eur: 60, minutesPerMonth: 10 } as const;
 
 /** What must be said beside a plan: habits that ruin knives, work that can hurt, money oddly spent. */
 export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet: number): string[] {
@@ -71,6 +74,15 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
     .reduce((most, s) => Math.max(most, s.priceMinor), 0);
   if (main > 0 && serrated > SERRATED_SHARE_MOST * total && serrated > main / 2)
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
+  const dear = convertMinor(DEAR_FOR_RARE.eur * 100, CATALOGUE_CURRENCY, kitchen.currency);
+  const minutes = minutesServed(bench, steps);
+  steps.forEach(({ action, blade, priceMinor }, i) => {
+    const aMonth = ((minutes[i] ?? 0) * 52) / 12;
+    if (action === 'buy' && blade && priceMinor > dear && aMonth < DEAR_FOR_RARE.minutesPerMonth)
+      warnings.push(
+        `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
+      );
+  });
   if (kitchen.habits.roughUse && fromMinor(main, kitchen.currency) > DEAR_FOR_ROUGH_EUR)
     warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
   return warnings;

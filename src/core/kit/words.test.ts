@@ -122,6 +122,19 @@ describe('warnings stand where the danger is', () => {
     });
     expect(p.warnings.join(' ')).toMatch(/€\d+ is dear for a knife in rough, shared use/);
   });
+
+  test('a dear knife for a few minutes a month is named; nothing is said of a plan without one', () => {
+    const warned = (must: string[]) =>
+      plan({
+        cooks: [{ experience: 'trained' }],
+        habits: { upkeep: 'wipes-during' },
+        cooking: { cuisines: [{ id: 'vegetable-led' }] },
+        limits: { must },
+        budget: { total: 700 },
+      }).warnings.join(' ');
+    expect(warned(['usuba'])).toMatch(/Usuba 180: €\d+ is dear for .* a month/);
+    expect(warned([])).not.toMatch(/is dear for/);
+  });
 });
 
 describe('how sure', () => {
