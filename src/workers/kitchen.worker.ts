@@ -137,7 +137,7 @@ const kitchenWorker = {
     const on = bench;
     const part = await proving();
     const proven = part && (await inSlices(part.proveBest(on)));
-    const best = proven && (await inSlices(part.planningWithOffers(on, { proven })));
+    const best = proven && (await inSlices(part.planningWithOffers(on, proven)));
     if (!best) return null;
     const { plan, bench: stands } = best;
     planned = stands;

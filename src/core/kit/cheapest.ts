@@ -1,6 +1,6 @@
-import { affordable, Chooser, EPSILON, takesKnives, type Choice, type Problem } from './choose';
+import { affordable, Chooser, EPSILON, type Choice, type Problem } from './choose';
 import { ExactSearch, PRECISION } from './exact';
-import { knifePlaces, ofSize, placed, SLICE } from './sizes';
+import { knifePlaces, ofSize, placed, requiredKnives, SLICE } from './sizes';
 
 /** Nodes after which the cheapest kit is left unproven: a second's work at most. */
 const ENOUGH_NODES = 6_000;
@@ -11,9 +11,6 @@ export interface Cheapest {
   /** Whether no kit of less outlay reaches that coverage. */
   proven: boolean;
 }
-
-const requiredKnives = (problem: Problem) =>
-  problem.places.filter((place) => place.required && takesKnives(place, problem.candidates)).length;
 
 /** The choice of some of a problem's places as a choice of all of them. */
 function widened(problem: Problem, part: Problem, choice: Choice): Choice {

@@ -18,8 +18,6 @@ const SHOWN = { runnersUp: 3, takesOver: 12, unserved: 8 } as const;
 
 export interface PlanOptions {
   effort?: Effort | undefined;
-  /** What an exact search found, when one has been made. */
-  proof?: Proof | undefined;
   /** The kit, when it has been chosen already. */
   chosen?: Chosen | undefined;
 }
@@ -223,9 +221,9 @@ function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: re
 }
 
 /** Plans a kitchen that has been laid out. */
-export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: given }: PlanOptions = {}): Plan {
+export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, promised, unmet } = given ?? chooseKit(problem, effort, proof);
+  const { choice, value, promised, unmet } = given ?? chooseKit(problem, effort);
   const chosen = candidatesOf(bench, choice);
   const valueOf = coverageOf(bench);
   const { steps: inOrder, orderCosts } = buyingOrder(bench, valueOf, chosen);
@@ -261,15 +259,12 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, proof, chosen: g
     warnings: warningsFor(bench, steps, unmet),
     assumed: bench.assumed,
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
-    proof: proofOf(proof),
+    proof: { best: false, gap: null },
   };
 }
 
 /** What a plan says of the search behind it. */
-export const proofOf = (proof?: Proof): Plan['proof'] => ({
-  best: proof?.proven ?? false,
-  gap: proof ? round(proof.gap, 4) : null,
-});
+export const proofOf = ({ proven, gap }: Proof): Plan['proof'] => ({ best: proven, gap: round(gap, 4) });
 
 /** The candidates of a choice. */
 export function candidatesOf(bench: Workbench, choice: Choice): Candidate[] {

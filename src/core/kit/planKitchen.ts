@@ -6,7 +6,7 @@ import type { Reference } from '../reference';
 import { judgeBox } from './boxes';
 import type { Candidate } from './candidates';
 import { cheapestKit } from './cheapest';
-import { Chooser, chooseKit, targetFrom, THOROUGH, type Effort } from './choose';
+import { Chooser, chooseKit, targetFrom, THOROUGH } from './choose';
 import { offersFor, taking } from './offers';
 import { planFrom, proofOf, stepsOf } from './plan';
 import type { SchoolId } from './schools';
@@ -35,35 +35,26 @@ export interface Planned {
 const kitPrice = ({ steps, currency }: Plan) =>
   kitSteps({ steps }).reduce((sum, s) => sum + toMinor(s.price, currency), 0);
 
-interface Options {
-  effort?: Effort;
-  proven?: Proven;
-}
-
 /**
  * The plan, with offers in place of plain singles where that costs less for no less coverage, or where the money reaches further with
  * them (handbook 5.4): never a basket padded for a discount. Yields after each plan it weighs.
  */
-export function* planningWithOffers(
-  bench: Workbench,
-  { effort = THOROUGH, proven }: Options = {},
-): Generator<void, Planned> {
-  const proof = proven?.proof;
-  const reached = proof ? targetFrom(proof.value) : 0;
+export function* planningWithOffers(bench: Workbench, proven: Proven): Generator<void, Planned> {
+  const { proof } = proven;
+  const reached = targetFrom(proof.value);
   function* planned(on: Workbench, atLeast: number): Generator<void, Planned> {
-    const found = on === proven?.on ? proof : undefined;
-    const chosen = chooseKit(on.problem, effort, found, atLeast);
+    const chosen = chooseKit(on.problem, THOROUGH, on === proven.on ? proof : undefined, atLeast);
     yield;
     const { choice } = yield* cheapestKit(on.problem, chosen.promised, chosen.choice);
     const value = new Chooser(on.problem).value(choice);
-    return { plan: planFrom(on, { proof: found, chosen: { ...chosen, choice, value } }), bench: on };
+    return { plan: planFrom(on, { chosen: { ...chosen, choice, value } }), bench: on };
   }
   const alone = yield* planned(bench, reached);
   yield;
   // whole points, free of what arithmetic leaves behind them
   const atLeast = Number(Math.max(alone.plan.coverage.all, reached).toFixed(2));
   const weighed = [alone];
-  const withProven = proven && proven.on !== bench ? [proven.on] : [];
+  const withProven = proven.on === bench ? [] : [proven.on];
   for (const on of [...withProven, ...worthTrying(bench, stepsOf(bench, alone.plan))]) {
     weighed.push(yield* planned(on, atLeast));
     yield;
@@ -74,12 +65,12 @@ export function* planningWithOffers(
   // what was promised without the offer is kept with it
   const { plan, bench: on } = best ?? alone;
   const coverage = { ...plan.coverage, all: best ? atLeast : plan.coverage.all };
-  return { plan: { ...plan, coverage, ...(proof && { proof: proofOf(proof) }) }, bench: on };
+  return { plan: { ...plan, coverage, proof: proofOf(proof) }, bench: on };
 }
 
 /** {@link planningWithOffers} with the best kit proven first, as far as a search goes. */
 export const planProven = (bench: Workbench): Planned =>
-  toTheEnd(planningWithOffers(bench, { proven: toTheEnd(proveBest(bench)) }));
+  toTheEnd(planningWithOffers(bench, toTheEnd(proveBest(bench))));
 
 export interface KitchenOptions {
   school?: SchoolId | undefined;

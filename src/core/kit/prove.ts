@@ -1,8 +1,19 @@
 import type { Candidate } from './candidates';
-import { affordable, takesKnives, type Problem } from './choose';
+import { affordable, type Problem } from './choose';
 import { ExactSearch, PRECISION, type Proof } from './exact';
 import { offersFor, realPrice, taking, wishing, type Offer } from './offers';
-import { chosenOf, ENOUGH_NODES, knifePlaces, ladder, LARGEST_SIZE, ofSize, placed, SLICE, type Rung } from './sizes';
+import {
+  chosenOf,
+  ENOUGH_NODES,
+  knifePlaces,
+  ladder,
+  LARGEST_SIZE,
+  ofSize,
+  placed,
+  requiredKnives,
+  SLICE,
+  type Rung,
+} from './sizes';
 import type { Workbench } from './workbench';
 
 /** Nodes spent on a kit with prices for the asking before an offer it leans on is decided. */
@@ -51,11 +62,7 @@ class OfferSearch {
 
   /** The benches with an offer taken up that leave room for no more knives than are sought. */
   private takingHere(bench: Workbench, offer: Offer): Workbench[] {
-    return taking(bench, offer).filter(
-      ({ problem }) =>
-        problem.places.filter((place) => place.required && takesKnives(place, problem.candidates)).length <=
-        this.rung.size,
-    );
+    return taking(bench, offer).filter(({ problem }) => requiredKnives(problem) <= this.rung.size);
   }
 
   /** A search for what is worth more than the best so far. */

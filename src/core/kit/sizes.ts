@@ -18,6 +18,11 @@ export function knifePlaces(problem: Problem): number {
   return problem.places.filter((place) => takesKnives(place, problem.candidates)).length;
 }
 
+/** How many knives a kit has to buy. */
+export function requiredKnives({ places, candidates }: Problem): number {
+  return places.filter((place) => place.required && takesKnives(place, candidates)).length;
+}
+
 /** Candidates in the first places they fit. */
 export function placed({ places }: Problem, kit: readonly number[]): Choice {
   const choice = new Int32Array(places.length).fill(-1);

@@ -16,27 +16,31 @@ export interface Disagreement {
 
 type Limits = NonNullable<KitchenFile['limits']>;
 type Habits = NonNullable<KitchenFile['habits']>;
-type Taken = Pick<Side, 'set' | 'taken'>;
-/** A side that is one value of one setting; set again, the setting is let go. */
-const limit = <K extends keyof Limits>(key: K, value: Limits[K]): Taken => {
-  const taken = (file: KitchenFile) => file.limits?.[key] === value;
-  const set = (file: KitchenFile) => ({ ...file, limits: { ...file.limits, [key]: taken(file) ? undefined : value } });
-  return { taken, set };
-};
-const habit = <K extends keyof Habits>(key: K, value: Habits[K]): Taken => {
-  const taken = (file: KitchenFile) => file.habits?.[key] === value;
-  const set = (file: KitchenFile) => ({ ...file, habits: { ...file.habits, [key]: taken(file) ? undefined : value } });
-  return { taken, set };
-};
+/** A setting that is let go when it is taken again. */
+const toggling = (
+  taken: (file: KitchenFile) => boolean,
+  put: (file: KitchenFile, on: boolean) => KitchenFile,
+): Pick<Side, 'set' | 'taken'> => ({ taken, set: (file) => put(file, !taken(file)) });
+const limit = <K extends keyof Limits>(key: K, value: Limits[K]) =>
+  toggling(
+    (file) => file.limits?.[key] === value,
+    (file, on) => ({ ...file, limits: { ...file.limits, [key]: on ? value : undefined } }),
+  );
+const habit = <K extends keyof Habits>(key: K, value: Habits[K]) =>
+  toggling(
+    (file) => file.habits?.[key] === value,
+    (file, on) => ({ ...file, habits: { ...file.habits, [key]: on ? value : undefined } }),
+  );
 /** The same of every cook. */
-const balance = (value: 'neutral' | 'forward' | 'handle'): Taken => {
+const balance = (value: 'neutral' | 'forward' | 'handle') => {
   const cooksOf = (file: KitchenFile) => file.cooks ?? [{}];
-  const taken = (file: KitchenFile) => cooksOf(file).every((cook) => cook.wantsBalance === value);
-  const set = (file: KitchenFile) => {
-    const wantsBalance = taken(file) ? undefined : value;
-    return { ...file, cooks: cooksOf(file).map((cook) => ({ ...cook, wantsBalance })) };
-  };
-  return { taken, set };
+  return toggling(
+    (file) => cooksOf(file).every((cook) => cook.wantsBalance === value),
+    (file, on) => ({
+      ...file,
+      cooks: cooksOf(file).map((cook) => ({ ...cook, wantsBalance: on ? value : undefined })),
+    }),
+  );
 };
 
 /** Where people who know the work disagree, with both reasons; each is a setting of the plan. */
