@@ -4,9 +4,11 @@ import { bladeModelSchema, type BladeModel } from '../src/core/blade/schema';
 import { taskDone, taskLoads } from '../src/core/cutting/load';
 import { FaultyInput, faultsOf, parseJson, unknownId } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
+import type { EdgeLife } from '../src/core/edge/keenness';
 import { cookContexts, type CookContext } from '../src/core/fit/cook';
 import { explain, prepareTask, type PreparedTask } from '../src/core/fit/score';
 import { bladeTraits, type BladeTraits } from '../src/core/fit/traits';
+import { edgeHere, scoringOf, type Scoring } from '../src/core/kit/scored';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { readArguments, readInput, run } from './input';
 
@@ -44,8 +46,14 @@ const fine = (value: number) => Math.round(value * 10_000) / 10_000;
 const quoted = (text: string) => (/["\\\p{Cc}]/u.test(text) ? JSON.stringify(text) : `"${text}"`);
 
 /** One cell as JSON, written by hand: twenty thousand cells of twelve sentences are mostly writing. */
-function cellText(head: string, blade: BladeTraits, task: PreparedTask, cooks: readonly CookContext[]): string {
-  const { score, word, veto, parts } = explain(blade, task, cooks);
+function cellText(
+  head: string,
+  blade: BladeTraits,
+  edge: EdgeLife,
+  task: PreparedTask,
+  cooks: readonly CookContext[],
+): string {
+  const { score, word, veto, parts } = explain(blade, task, cooks, edge);
   const reasons = parts
     .map(
       ({ id, value, weight, why }) =>
@@ -57,12 +65,19 @@ function cellText(head: string, blade: BladeTraits, task: PreparedTask, cooks: r
 }
 
 /** The array of cells, a piece for each model: so much text is best let go as it is made. */
-function* cells(models: readonly BladeModel[], tasks: readonly PreparedTask[], cooks: readonly CookContext[]) {
+function* cells(
+  models: readonly BladeModel[],
+  tasks: readonly PreparedTask[],
+  cooks: readonly CookContext[],
+  scoring: Scoring,
+  roughUse: boolean,
+) {
   let before = '[\n';
   for (const model of models) {
-    const blade = bladeTraits(model, reference);
+    const blade = bladeTraits(model, reference, roughUse);
+    const edge = edgeHere(blade, scoring);
     const head = `{"model":${quoted(model.id)},"type":"${model.type}","lengthMm":${model.lengthMm}`;
-    yield before + tasks.map((task) => cellText(head, blade, task, cooks)).join(',\n');
+    yield before + tasks.map((task) => cellText(head, blade, edge, task, cooks)).join(',\n');
     before = ',\n';
   }
   yield models.length > 0 ? '\n]\n' : '[]\n';
@@ -71,17 +86,20 @@ function* cells(models: readonly BladeModel[], tasks: readonly PreparedTask[], c
 run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['type', 'model', 'task', 'blade']);
   const { kitchen } = completeKitchen(readKitchenText(readInput(file)), reference, shippedModels);
-  const cooks = cookContexts(kitchen, taskLoads(kitchen, reference));
+  const loads = taskLoads(kitchen, reference);
+  const cooks = cookContexts(kitchen, loads);
   const types = chosen([...reference.types.values()], options.type, 'type', 'blade type').map((type) => type.id);
   const models = options.blade
     ? [readBlade(options.blade)]
     : chosen(shippedModels, options.model, 'model', 'catalogue model');
   const tasks = chosen([...reference.tasks.values()], options.task, 'task', 'task').map((task) =>
-    prepareTask(taskDone(task, kitchen.habits)),
+    prepareTask(taskDone(task, kitchen)),
   );
   return cells(
     models.filter((model) => types.includes(model.type)),
     tasks,
     cooks,
+    scoringOf(kitchen, loads, cooks),
+    kitchen.habits.roughUse,
   );
 });

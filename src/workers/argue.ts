@@ -8,10 +8,10 @@ import { boxesOf, judgeBox, type BoxVerdict } from '../core/kit/boxes';
 import { QUICK } from '../core/kit/choose';
 import { frontier, knee } from '../core/kit/frontier';
 import { planProven } from '../core/kit/planKitchen';
-import { planFrom, stepsOf } from '../core/kit/plan';
+import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
 import type { SchoolId } from '../core/kit/schools';
 import { bestOfEverySize } from '../core/kit/prove';
-import { layOut, type Workbench } from '../core/kit/workbench';
+import { coverageOfKit, layOut, type Workbench } from '../core/kit/workbench';
 import { fromMinor } from '../core/money/currency';
 
 /** What argues with a plan: other schools, other money, other kitchens. Loaded by the worker when first asked. */
@@ -53,7 +53,8 @@ export function* schoolsOf(file: KitchenFile, bench: Workbench): Generator<Schoo
 export function boxVerdicts(
   bench: Workbench,
 ): (Omit<BoxVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
-  const steps = stepsOf(bench, planFrom(bench, { effort: QUICK }));
+  const { bench: on, chosen } = quickBench(bench, QUICK);
+  const steps = stepsOf(on, planFrom(on, { chosen }));
   const inMoney = (minor: number) => fromMinor(minor, bench.kitchen.currency);
   return boxesOf(bench)
     .map((offer) => judgeBox(offer, steps))
@@ -94,9 +95,9 @@ export interface SizeView {
 /** The best kit of every size, each proven or with its gap, growing as it is worked out. */
 export function* sizesView(bench: Workbench): Generator<SizeView[]> {
   for (const known of bestOfEverySize(bench))
-    yield known.map(({ size, value, kit, priceMinor, proven, gap }) => ({
+    yield known.map(({ size, kit, priceMinor, proven, gap }) => ({
       size,
-      coverage: value,
+      coverage: coverageOfKit(bench.problem, kit),
       spent: fromMinor(priceMinor, bench.kitchen.currency),
       proven,
       gap,

@@ -13,7 +13,8 @@ import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/choose';
-import { planFrom, stepsOf } from '../core/kit/plan';
+import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
+import { edgeHere } from '../core/kit/scored';
 import { servedBy, type Served } from '../core/kit/strip';
 import { allTasks, layOut, type Workbench } from '../core/kit/workbench';
 
@@ -22,6 +23,8 @@ let bench: Workbench | null = null;
 /** The bench the last thorough plan stands on: with a set bought whole where that pays. */
 let planned: Workbench | null = null;
 let asked = 0;
+/** The kit last proven, by candidate: where the next search starts. */
+let proven: readonly string[] = [];
 
 /** Lets waiting messages in: a newer question comes before an older one's details. */
 const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
@@ -38,7 +41,8 @@ async function proving() {
 }
 
 function benchFor(file: KitchenFile): Workbench {
-  bench = layOut(file, reference, models, undefined, bench);
+  const laid = layOut(file, reference, models, undefined, bench);
+  bench = proven.length > 0 ? { ...laid, seed: proven } : laid;
   planned = null;
   return bench;
 }
@@ -61,7 +65,7 @@ export type Target = { model: string } | { owned: number };
 function bladeOf(target: Target): BladeTraits | null {
   if ('owned' in target) return bench?.owned[target.owned]?.blade ?? null;
   const model = models.find((m) => m.id === target.model);
-  return model ? bladeTraits(model, reference) : null;
+  return model ? bladeTraits(model, reference, bench?.kitchen.habits.roughUse) : null;
 }
 
 /** A save's outcome: the new version, or why the server refused. */
@@ -121,8 +125,8 @@ const kitchenWorker = {
   quick(file: KitchenFile): { plan: Plan; served: Served[]; owned: BladeModel[]; milliseconds: number } {
     asked++;
     const began = performance.now();
-    const on = benchFor(file);
-    const plan = planFrom(on, { effort: QUICK });
+    const { bench: on, chosen } = quickBench(benchFor(file), QUICK);
+    const plan = planFrom(on, { chosen });
     return {
       plan,
       served: servedBy(on, stepsOf(on, plan)),
@@ -136,29 +140,37 @@ const kitchenWorker = {
     if (!bench) return null;
     const on = bench;
     const part = await proving();
-    const proven = part && (await inSlices(part.proveBest(on)));
-    const best = proven && (await inSlices(part.planningWithOffers(on, proven)));
+    const best = part && (await inSlices(part.planning(on)));
     if (!best) return null;
     const { plan, bench: stands } = best;
     planned = stands;
+    // the next question starts from what is proven for this one
+    proven = stepsOf(stands, plan).map((c) => c.id);
     return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
   },
 
   /** How often each step stays under small changes, a share per step, told as the runs go; it ends early when a newer question comes. */
-  async sure(plan: Plan, runs: number, tell: (done: number, stayed: (number | null)[]) => void): Promise<void> {
+  async sure(
+    plan: Plan,
+    runs: number,
+    tell: (done: number, stayed: (number | null)[], closest: (string | null)[]) => void,
+  ): Promise<void> {
     if (!bench) return;
     const on = bench;
     const steps = stepsOf(planned ?? bench, plan);
     const part = await proving();
     if (!part) return;
-    const doubt = new part.Doubt(on, steps);
+    const doubt = new part.Doubt(planned?.service ? planned : on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();
         yield run;
       }
     }
-    await inSlices(again(), (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed())));
+    await inSlices(
+      again(),
+      (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
+    );
   },
 
   /** Any kitchen planned beside the present one. */
@@ -187,7 +199,7 @@ const kitchenWorker = {
   explain(target: Target, taskId: string): Explanation | null {
     const task = bench && allTasks(bench).find((each) => each.task.id === taskId);
     const blade = bladeOf(target);
-    return bench && task && blade ? explain(blade, task, bench.cooks) : null;
+    return bench && task && blade ? explain(blade, task, bench.cooks, edgeHere(blade, bench)) : null;
   },
 
   /** Every blade at every task of the trade. */

@@ -3,12 +3,14 @@ import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/cutting/load';
 import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
 import { bladeNotes } from '../core/fit/notes';
-import { score, type Explanation } from '../core/fit/score';
+import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import type { LengthBand } from '../core/fit/wantedLength';
 import { QUICK } from '../core/kit/choose';
 import { readDrawer, type Drawer } from '../core/kit/drawer';
-import { planFrom } from '../core/kit/plan';
+import { planFrom, quickBench } from '../core/kit/plan';
+import { edgeHere } from '../core/kit/scored';
+import { usefulness } from '../core/kit/value';
 import { typicalBlade } from '../core/kit/typicalBlade';
 import { allTasks, type Workbench } from '../core/kit/workbench';
 
@@ -19,7 +21,10 @@ const RANKED = 8;
 
 /** What is owned first, then the catalogue. */
 function allBlades(of: Workbench): BladeTraits[] {
-  return [...of.owned.map((o) => o.blade), ...of.models.map((m) => bladeTraits(m, reference))];
+  return [
+    ...of.owned.map((o) => o.blade),
+    ...of.models.map((m) => bladeTraits(m, reference, of.kitchen.habits.roughUse)),
+  ];
 }
 
 /** The match of a whole kitchen, with the names its screen needs. */
@@ -79,13 +84,16 @@ export function matchOf(bench: Workbench): MatchTable {
   const load = new Map(loads.map((l) => [l.task.id, l]));
   const tasks = [...reference.tasks.values()];
   const blades = allBlades(bench);
-  const steps = planFrom(bench, { effort: QUICK }).steps;
+  const { bench: on, chosen } = quickBench(bench, QUICK);
+  const { steps } = planFrom(on, { chosen });
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
   const matrix = matchMatrix(
     blades,
     allTasks(bench),
     cooks,
     tasks.map((task) => load.get(task.id)?.weight ?? 0),
+    blades.map((blade) => edgeHere(blade, bench)),
+    usefulness,
   );
   return {
     ...matrix,
@@ -117,7 +125,11 @@ export function cuttingOf(bench: Workbench): Cutting {
   const { kitchen, loads } = bench;
   const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish.name]));
   const sourceName = (id: string) =>
-    id === 'direct' ? 'said directly' : (own.get(id) ?? reference.dishes.get(id)?.name ?? id);
+    id === 'direct'
+      ? 'said directly'
+      : id === 'usual'
+        ? 'cut beside the dishes'
+        : (own.get(id) ?? reference.dishes.get(id)?.name ?? id);
   const weights = loads.reduce((sum, { weight }) => sum + weight, 0);
   return {
     minutesPerWeek: loads.reduce((sum, load) => sum + load.minutesPerWeek, 0),
@@ -166,11 +178,13 @@ export function drawerOf(bench: Workbench): Drawer {
 export function rankedAt(bench: Workbench, taskId: string): Ranked[] {
   const task = allTasks(bench).find((each) => each.task.id === taskId);
   if (!task) return [];
-  return rankBlades(task, allBlades(bench), bench.cooks, RANKED).map(({ blade, explanation, heldBack }) => ({
-    blade: blade.blade,
-    explanation,
-    heldBack,
-  }));
+  return rankBlades(task, allBlades(bench), bench.cooks, RANKED, (blade) => edgeHere(blade, bench)).map(
+    ({ blade, explanation, heldBack }) => ({
+      blade: blade.blade,
+      explanation,
+      heldBack,
+    }),
+  );
 }
 
 /** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */
@@ -181,14 +195,14 @@ export function characterIn(bench: Workbench, blade: BladeTraits): Character | n
   const tasks = allTasks(bench);
   return {
     blade: blade.blade,
-    ...characterOf(blade, tasks, bench.cooks, loads),
+    ...characterOf(blade, tasks, bench.cooks, loads, edgeHere(blade, bench)),
     notes: bladeNotes(blade, bench.kitchen),
     palmBreadthMm: cook.cook.palmBreadthMm,
-    knuckleRoomMm: blade.knuckleRoomMm(cook.cook.palmBreadthMm),
+    knuckleRoomMm: blade.knuckleRoomMm(cook.cook.palmBreadthMm, cook.cook.grip),
     lengthWanted: cook.length,
     scores: tasks.map((task) => ({
       task: task.task.id,
-      score: score(blade, task, bench.cooks),
+      score: explain(blade, task, bench.cooks, edgeHere(blade, bench)).score,
       weight: loads.get(task.task.id)?.weight ?? 0,
     })),
   };

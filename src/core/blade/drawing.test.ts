@@ -6,7 +6,7 @@ import { modelNamed } from '../testing/trade';
 import { outlineOf, pathOf, spineHeightMm } from './outline';
 import { sectionPoints, spineThicknessMm } from './section';
 import { thicknessAtDepthMm } from './thickness';
-import { handleGirthMm, pinchToTipMm } from './hold';
+import { handleGirthMm, handToTipMm, knuckleRoomMm } from './hold';
 import type { BladeModel } from './schema';
 
 const chef = modelNamed('ploverdale-chef-200');
@@ -116,8 +116,12 @@ describe('section and spine', () => {
   });
 });
 
-test('pinch and girth follow from the figures', () => {
-  expect(pinchToTipMm({ lengthMm: 200 }) - pinchToTipMm({ lengthMm: 150 })).toBe(50);
+test('grip and girth follow from the figures', () => {
+  expect(handToTipMm({ lengthMm: 200 }, 'pinch') - handToTipMm({ lengthMm: 150 }, 'pinch')).toBe(50);
+  // a fist round the handle is further from the tip, and hangs lower
+  expect(handToTipMm({ lengthMm: 200 }, 'handle') - handToTipMm({ lengthMm: 200 }, 'pinch')).toBe(25);
+  const chefs = { heelHeightMm: 47, handleOffsetMm: 0, handleHeightMm: 24 };
+  expect(knuckleRoomMm(chefs, 84, 'handle')).toBe(knuckleRoomMm(chefs, 84, 'pinch') - 3);
   expect(handleGirthMm({ handleHeightMm: 25, handleThicknessMm: 20 })).toBeGreaterThan(75);
   expect(handleGirthMm({ handleHeightMm: 25, handleThicknessMm: 20 })).toBeLessThan(90);
 });

@@ -6,20 +6,28 @@ export function fingerThicknessMm(palmBreadthMm: number): number {
   return FIT.hold.finger.value * palmBreadthMm;
 }
 
+/** How a hand takes a knife: by the blade, by the handle, with a finger on the spine, or now one way, now another. */
+export type Grip = 'pinch' | 'handle' | 'fingertip' | 'unsure';
+
+/** Where the hand sits, mm before the heel; negative: behind it. */
+export const gripMm = (grip: Grip): number => FIT.hold[grip].value;
+
 /**
  * Room between the knuckles and the board, mm: heel height + handle offset − handle depth below the spine − fingers.
- * Negative means that the hand must work past the edge of the board.
+ * Four fingers round the handle hang lower than the three of a pinch. Negative means that the hand must work past the edge of the board.
  */
 export function knuckleRoomMm(
   blade: Pick<BladeModel, 'heelHeightMm' | 'handleOffsetMm' | 'handleHeightMm'>,
   palmBreadthMm: number,
+  grip: Grip = 'pinch',
 ): number {
-  return blade.heelHeightMm + blade.handleOffsetMm - blade.handleHeightMm - fingerThicknessMm(palmBreadthMm);
+  const hangs = grip === 'handle' ? FIT.hold.fourFingers.value : grip === 'unsure' ? FIT.hold.fourFingers.value / 2 : 0;
+  return blade.heelHeightMm + blade.handleOffsetMm - blade.handleHeightMm - fingerThicknessMm(palmBreadthMm) - hangs;
 }
 
-/** Distance from a pinch grip to the tip, mm. */
-export function pinchToTipMm(blade: Pick<BladeModel, 'lengthMm'>): number {
-  return blade.lengthMm + FIT.hold.pinch.value;
+/** Distance from the holding hand to the tip, mm. */
+export function handToTipMm(blade: Pick<BladeModel, 'lengthMm'>, grip: Grip = 'pinch'): number {
+  return blade.lengthMm - gripMm(grip);
 }
 
 /** Outer girth of the handle, mm: a rounded rectangle. */

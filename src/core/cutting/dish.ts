@@ -13,8 +13,12 @@ export const dishSchema = z.strictObject({
 });
 export type Dish = z.infer<typeof dishSchema>;
 
-/** A cuisine is the set of dishes that name it, taken in equal shares. */
-export const cuisineSchema = z.strictObject({ id: z.string(), name: z.string() });
+/** A cuisine is the set of dishes that name it, taken in equal shares, and what is usually cut beside them at each meal for four. */
+export const cuisineSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  usual: z.array(z.strictObject({ id: z.string(), amount: z.number().positive() })).optional(),
+});
 export type Cuisine = z.infer<typeof cuisineSchema>;
 
 export const toolSchema = z.strictObject({

@@ -60,6 +60,21 @@ export function dishesPerWeek(
   return [...fromCuisines, ...named];
 }
 
+/** What is cut beside the dishes themselves, by cuisine: the onion in the pan, the salad, the bread and the fruit. Amounts for four, per meal. */
+export function usualCutting(
+  kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek'>,
+  reference: Pick<Reference, 'cuisines'>,
+): { id: string; amount: number; mealsPerWeek: number }[] {
+  const shares = kitchen.cuisines.reduce((sum, { share }) => sum + share, 0);
+  if (shares <= 0) return [];
+  return kitchen.cuisines.flatMap(({ id, share }) =>
+    (reference.cuisines.get(id)?.usual ?? []).map((usual) => ({
+      ...usual,
+      mealsPerWeek: (kitchen.mealsPerWeek * share) / shares,
+    })),
+  );
+}
+
 /** What is not eaten here took away: dishes and tasks that were named, and how many dishes of the menus. */
 export function takenAway(
   kitchen: Pick<Kitchen, 'cuisines' | 'dishes' | 'ownDishes' | 'tasks' | 'avoids'>,
@@ -92,13 +107,21 @@ const CARVED = {
   thin: { thin: 2, clean: 3, long: true },
   thick: { thin: 0, clean: 2, long: false },
 } as const;
-const carved = { thin: new WeakMap<Task, Task>(), thick: new WeakMap<Task, Task>() };
+const asDone = new WeakMap<Task, Map<string, Task>>();
 
-/** A task as this kitchen does it; the same object each time. Slicing that is thin by its nature stays so. */
-export function taskDone(task: Task, { carves }: Pick<Kitchen['habits'], 'carves'>): Task {
-  if (!carves || task.group !== 'Cooked meat' || !task.long || task.thin === 3) return task;
-  const done = carved[carves].get(task) ?? { ...task, ...CARVED[carves] };
-  carved[carves].set(task, done);
+/** What of a kitchen changes how a task is done. */
+export type TaskHabits = Pick<Kitchen, 'sizes'> & { habits: Pick<Kitchen['habits'], 'carves'> };
+
+/** A task as this kitchen does it: its own sizes, minutes and slices; the same object each time. Slicing that is thin by its nature stays so. */
+export function taskDone(task: Task, { habits: { carves }, sizes }: TaskHabits): Task {
+  const size = sizes.get(task.id);
+  const carving = carves && task.group === 'Cooked meat' && task.long && task.thin !== 3 ? CARVED[carves] : null;
+  if (!size && !carving) return task;
+  const changes = { ...size, ...carving };
+  const key = JSON.stringify(changes);
+  const known = asDone.get(task) ?? new Map<string, Task>();
+  const done = known.get(key) ?? { ...task, ...changes };
+  asDone.set(task, known.set(key, done));
   return done;
 }
 
@@ -106,14 +129,25 @@ export function taskDone(task: Task, { carves }: Pick<Kitchen['habits'], 'carves
 export function taskLoads(
   kitchen: Pick<
     Kitchen,
-    'cuisines' | 'mealsPerWeek' | 'dishes' | 'ownDishes' | 'tasks' | 'avoids' | 'portions' | 'habits'
+    | 'cuisines'
+    | 'mealsPerWeek'
+    | 'dishes'
+    | 'ownDishes'
+    | 'tasks'
+    | 'avoids'
+    | 'portions'
+    | 'habits'
+    | 'sizes'
+    | 'tastes'
   >,
   reference: Reference,
 ): TaskLoad[] {
   const loads = new Map<string, { minutes: number; times: number; matters: number; from: Map<string, number> }>();
   const add = (id: string, source: string, timesPerWeek: number, amount: number, matters: number) => {
-    const task = reference.tasks.get(id);
-    if (!task || timesPerWeek <= 0 || amount <= 0 || !isEaten(task, kitchen.avoids)) return;
+    const known = reference.tasks.get(id);
+    if (!known || timesPerWeek <= 0 || amount <= 0 || !isEaten(known, kitchen.avoids)) return;
+    if (known.flatSide && kitchen.tastes.garlic === 'never') return;
+    const task = taskDone(known, kitchen);
     const minutes = timesPerWeek * amount * task.minutes;
     const load = loads.get(id) ?? { minutes: 0, times: 0, matters: 1, from: new Map<string, number>() };
     load.minutes += minutes;
@@ -128,6 +162,10 @@ export function taskLoads(
       const times = timesPerWeek * (part.optional ? OPTIONAL_SHARE : 1);
       if (task) add(part.id, dish.id, times, scaledAmount(task, part.amount, portions), 1);
     }
+  for (const { id, amount, mealsPerWeek } of usualCutting(kitchen, reference)) {
+    const task = reference.tasks.get(id);
+    if (task) add(id, 'usual', mealsPerWeek, scaledAmount(task, amount, kitchen.portions), 1);
+  }
   for (const { id, timesPerWeek, amount, matters } of kitchen.tasks) add(id, 'direct', timesPerWeek, amount, matters);
 
   return [...reference.tasks.values()].flatMap((task) => {
@@ -136,7 +174,7 @@ export function taskLoads(
     const timesPerYear = load.times * 52;
     return [
       {
-        task: taskDone(task, kitchen.habits),
+        task: taskDone(task, kitchen),
         minutesPerWeek: load.minutes,
         timesPerYear,
         matters: load.matters,

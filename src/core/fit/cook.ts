@@ -1,6 +1,7 @@
+import { PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../cutting/load';
-import { wantedLength, type LengthBand } from './wantedLength';
+import { sliceLengthMm, wantedLength, type LengthBand } from './wantedLength';
 
 /** The person and the place a blade is scored for. */
 export interface CookContext {
@@ -10,21 +11,40 @@ export interface CookContext {
   /** Total cutting, hours a week: long weeks tire. */
   hoursPerWeek: number;
   length: LengthBand;
+  /** Longest edge drawn with ease through long food, mm. */
+  sliceToMm: number;
+  /** More hands at once than know what they hold. */
+  shared: boolean;
   /** The cook asked for it: types and models named under `must`, which lift the caution against long or single-bevel blades. */
   asksFor: readonly string[];
+}
+
+/** With more at work at once than this, knives go from hand to hand. */
+const SHARED_FROM = 2;
+
+/** A cook who is new to it and has a child's hand: a child's work is theirs, and no one else's knife is changed for them. */
+const isChild = ({ handLengthMm, experience }: Cook): boolean =>
+  experience === 'new' && handLengthMm < PEOPLE.childHandMm.value;
+
+/** The cooks whose hands knives are bought for: children only where nobody else cooks. */
+export function workingCooks(cooks: readonly Cook[]): readonly Cook[] {
+  const grown = cooks.filter((cook) => !isChild(cook));
+  return grown.length > 0 ? grown : cooks;
 }
 
 /** One context per cook of the kitchen, in a canonical order so that the order of the file changes nothing. */
 export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): CookContext[] {
   const minutes = loads.reduce((sum, load) => sum + load.minutesPerWeek, 0);
   const hoursPerWeek = minutes / 60 / Math.max(1, kitchen.cooksAtOnce);
-  return kitchen.cooks
+  return workingCooks(kitchen.cooks)
     .map((cook) => ({
       cook,
       board: kitchen.board,
       habits: kitchen.habits,
       hoursPerWeek,
       length: wantedLength(cook, kitchen, loads),
+      shared: kitchen.cooksAtOnce > SHARED_FROM,
+      sliceToMm: sliceLengthMm(cook, kitchen.board),
       asksFor: kitchen.limits.must,
     }))
     .sort((a, b) => (cookKey(a.cook) < cookKey(b.cook) ? -1 : 1));

@@ -147,7 +147,7 @@ test.each([
 
 test('whoever might be hurt is refused, with the reason', () => {
   const yanagiba = model('tidewrack-yanagiba-270');
-  expect(vetoed(model('oskavel-gyuto-210'), 'ribs-chop')).toMatch(/HRC|chip/);
+  expect(vetoed(model('oskavel-gyuto-210'), 'ribs-chop')).toMatch(/too thin|HRC|chip/);
   expect(vetoed(yanagiba, 'raw-fish-slice', { cooks: [{ handed: 'left', experience: 'trained' }] })).toMatch(
     /right hand/,
   );

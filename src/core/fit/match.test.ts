@@ -29,7 +29,7 @@ const blade = (id: string) => {
 test('the matrix holds the scores of every pair, and worth weighs only what the kitchen cuts', () => {
   const some = blades.slice(0, 12);
   const weights = tasks.map(({ task }) => load.get(task.id)?.weight ?? 0);
-  const matrix = matchMatrix(some, tasks, cooks, weights);
+  const matrix = matchMatrix(some, tasks, cooks, weights, [], (s) => s / 100);
   some.forEach((b, i) =>
     tasks.forEach((t, j) => expect(matrix.scores[i * tasks.length + j]).toBeCloseTo(score(b, t, cooks), 3)),
   );
@@ -40,6 +40,8 @@ test('the matrix holds the scores of every pair, and worth weighs only what the 
       tasks,
       cooks,
       tasks.map(() => 0),
+      [],
+      (s) => s / 100,
     ).worth.every((w) => w === 0),
   ).toBe(true);
 });

@@ -1,5 +1,6 @@
 import type { TaskLoad } from '../cutting/load';
-import { usefulness } from '../kit/value';
+import { keptByKeenness } from '../cutting/work';
+import type { EdgeLife } from '../edge/keenness';
 import type { CookContext } from './cook';
 import { explain, score, type Explanation, type PreparedTask } from './score';
 import type { BladeTraits } from './traits';
@@ -16,12 +17,17 @@ export interface MatchMatrix {
   worth: Float32Array;
 }
 
-/** Scores every blade at every task. `weights` gives each task's weight in this kitchen, 0 for tasks it never does. */
+/**
+ * Scores every blade at every task, as it is on an average day where an edge's life is given by blade. `weights` gives each task's weight in
+ * this kitchen, 0 for tasks it never does; `useful` turns a score into its worth.
+ */
 export function matchMatrix(
   blades: readonly BladeTraits[],
   tasks: readonly PreparedTask[],
   cooks: readonly CookContext[],
   weights: readonly number[],
+  edges: readonly (EdgeLife | null)[],
+  useful: (score: number) => number,
 ): MatchMatrix {
   const scores = new Float32Array(blades.length * tasks.length);
   const refused = new Uint8Array(scores.length);
@@ -30,10 +36,11 @@ export function matchMatrix(
   blades.forEach((blade, b) => {
     let sum = 0;
     tasks.forEach((task, t) => {
-      const points = score(blade, task, cooks);
+      const edge = edges[b];
+      const points = score(blade, task, cooks) * (edge ? keptByKeenness(task.task, edge.averageKeenness) : 1);
       scores[b * tasks.length + t] = points;
       if (points === 0) refused[b * tasks.length + t] = 1;
-      sum += (weights[t] ?? 0) * usefulness(points);
+      sum += (weights[t] ?? 0) * useful(points);
     });
     worth[b] = total > 0 ? sum / total : 0;
   });
@@ -75,13 +82,21 @@ export function rankBlades(
   blades: readonly BladeTraits[],
   cooks: readonly CookContext[],
   most: number,
+  edgeOf: (blade: BladeTraits) => EdgeLife | null = () => null,
 ): { blade: BladeTraits; explanation: Explanation; heldBack: ReturnType<typeof whatMakesWorse> }[] {
   const ranked = blades
-    .map((blade) => ({ blade, points: score(blade, task, cooks) }))
+    .map((blade) => {
+      const edge = edgeOf(blade);
+      return {
+        blade,
+        edge,
+        points: score(blade, task, cooks) * (edge ? keptByKeenness(task.task, edge.averageKeenness) : 1),
+      };
+    })
     .filter(({ points }) => points > 0)
     .sort((a, b) => b.points - a.points || (a.blade.blade.id < b.blade.blade.id ? -1 : 1))
     .slice(0, most)
-    .map(({ blade }) => ({ blade, explanation: explain(blade, task, cooks) }));
+    .map(({ blade, edge }) => ({ blade, explanation: explain(blade, task, cooks, edge) }));
   const [best] = ranked;
   return ranked.map((each) => ({
     ...each,
@@ -95,12 +110,13 @@ export function characterOf(
   tasks: readonly PreparedTask[],
   cooks: readonly CookContext[],
   loads: ReadonlyMap<string, TaskLoad>,
+  edge: EdgeLife | null = null,
 ): { madeFor: { task: string; score: number }[]; never: { task: string; why: string }[] } {
   const weight = (id: string) => loads.get(id)?.weight ?? 0;
   const judged = tasks.map((task) => ({
     id: task.task.id,
     tool: task.modes.length === 0,
-    e: explain(blade, task, cooks),
+    e: explain(blade, task, cooks, edge),
   }));
   return {
     madeFor: judged

@@ -14,6 +14,8 @@ export interface Mode {
   factor: number;
   /** Board motions the task lists for this way, best first. */
   motions: BoardMotion[];
+  /** Whether the food asks for one long draw. */
+  long: boolean;
 }
 
 export const MODE_WORDS: Record<ModeId, string> = {
@@ -48,8 +50,8 @@ export const isSheet = (task: Pick<Task, 'thin' | 'motions'>) => task.thin === 3
 
 /** The ways a task can be done, best first, each with what it costs to be a later choice. */
 export function taskModes(task: Task): Mode[] {
-  if (task.atTable) return [{ id: 'table', factor: 1, motions: [] }];
-  if (task.withChild) return [{ id: 'child', factor: 1, motions: [] }];
+  if (task.atTable) return [{ id: 'table', factor: 1, motions: [], long: false }];
+  if (task.withChild) return [{ id: 'child', factor: 1, motions: [], long: false }];
   const { second, third, later } = FIT.mode;
   const costs = [1, second.value, third.value];
   const motions = task.motions.filter(isBoardMotion);
@@ -65,5 +67,6 @@ export function taskModes(task: Task): Mode[] {
     id,
     factor: costs[rank] ?? later.value,
     motions: id === 'board' ? motions : id === 'slice' ? ['pull'] : [],
+    long: task.long,
   }));
 }

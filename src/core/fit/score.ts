@@ -1,9 +1,11 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
 import { FIT, PART_WEIGHTS, type PartId } from '../constants';
+import { keptByKeenness } from '../cutting/work';
+import type { EdgeLife } from '../edge/keenness';
 import { MODE_WORDS, taskModes, type Mode, type ModeId } from './modes';
 import type { Part } from './part';
-import { flex, release, steer, wedge } from './parts/body';
+import { body, flex, joint, release, steer, wedge } from './parts/body';
 import { corrosion, edgeSafety, practice } from './parts/care';
 import { crust, face, tip } from './parts/edge';
 import { clearance, flatSide, handle, inHand, mass, table } from './parts/hold';
@@ -29,6 +31,8 @@ export const PARTS: readonly Part[] = [
   steer,
   release,
   flex,
+  joint,
+  body,
   flatSide,
   table,
   edgeSafety,
@@ -70,7 +74,7 @@ const groups = new Map<string, CookGroup>();
 const prepared = new WeakMap<Task, PreparedTask>();
 
 function cookGroup(mode: Mode, parts: Weighed[]): CookGroup {
-  const key = [mode.id, ...parts.map(({ part, weight }) => `${part.id} ${weight}`)].join();
+  const key = [mode.id, mode.long, ...parts.map(({ part, weight }) => `${part.id} ${weight}`)].join();
   const group = groups.get(key) ?? { index: groups.size, mode, parts };
   groups.set(key, group);
   return group;
@@ -160,11 +164,11 @@ export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookCont
   return 100 * best;
 }
 
-/** Mean score over the cooks of a kitchen, 0–100. */
+/** Score of a fresh edge for the cook of a kitchen whom the blade suits best, 0–100: everyone takes the knife of their own hand. */
 export function score(blade: BladeTraits, prepared: PreparedTask, cooks: readonly CookContext[]): number {
-  let sum = 0;
-  for (const cook of cooks) sum += scoreFor(blade, prepared, cook);
-  return cooks.length > 0 ? sum / cooks.length : 0;
+  let best = 0;
+  for (const cook of cooks) best = Math.max(best, scoreFor(blade, prepared, cook));
+  return best;
 }
 
 /** A score taken apart: the mode chosen, each part's value, exponent and sentence, and the veto if there is one. */
@@ -226,20 +230,41 @@ function toolWords(task: Task): string {
 }
 
 /**
- * Explains a score. With several cooks the score is their mean and the parts are those of the cook who fares worst;
- * a veto stands only when it stands for all of them.
+ * Explains a score, for the cook whom the blade suits best; a veto stands only when it stands for all of them. With an edge's life in this
+ * kitchen the score is that of an average day, and its keenness is one of the parts.
  */
-export function explain(blade: BladeTraits, prepared: PreparedTask, cooks: readonly CookContext[]): Explanation {
-  const each = cooks.map((cook) => explainFor(blade, prepared, cook));
-  const allowed = each.filter((e) => e.veto === null);
-  const shown = (allowed.length > 0 ? allowed : each).reduce((a, b) => (b.score < a.score ? b : a));
-  if (allowed.length === 0 || each.length === 1) return shown;
-  const mean = each.reduce((sum, e) => sum + e.score, 0) / each.length;
-  return { ...shown, score: mean, word: scoreWord(mean, null) };
+export function explain(
+  blade: BladeTraits,
+  prepared: PreparedTask,
+  cooks: readonly CookContext[],
+  edge: EdgeLife | null = null,
+): Explanation {
+  const sharp = cooks
+    .map((cook) => explainFor(blade, prepared, cook))
+    .reduce((a, b) => (b.veto === null && (a.veto !== null || b.score > a.score) ? b : a));
+  if (!edge || sharp.veto !== null) return sharp;
+  const value = keptByKeenness(prepared.task, edge.averageKeenness);
+  const score = sharp.score * value;
+  const part = {
+    id: 'keenness' as const,
+    name: 'Keenness',
+    value,
+    weight: PART_WEIGHTS.keenness.value,
+    why: keennessWords(edge, value),
+  };
+  return { ...sharp, score, word: scoreWord(score, null), parts: [...sharp.parts, part] };
 }
 
-/** What the state of an owned knife leaves of its score, 0–1. */
-export function conditionFactor(condition: 'keen' | 'serviceable' | 'dull' | 'chipped' | 'worn-out'): number {
-  const c = FIT.condition;
-  return condition === 'worn-out' ? c.wornOut.value : c[condition].value;
+function keennessWords({ halfLifeMinutes, averageKeenness, sharpenEveryWeeks }: EdgeLife, value: number): string {
+  const kept =
+    sharpenEveryWeeks === null
+      ? 'never sharpened'
+      : `sharpened every ${sharpenEveryWeeks < 8 ? `${Math.max(1, Math.round(sharpenEveryWeeks))} weeks` : `${Math.round(sharpenEveryWeeks / 4.33)} months`}`;
+  const felt =
+    value >= 0.97 ? 'keen enough for this' : value >= 0.88 ? 'a little is lost' : 'too dull for this on most days';
+  return `Half of its keenness goes in ${Math.round(halfLifeMinutes)} min of work; ${kept} it averages ${Math.round(100 * averageKeenness)} of 100: ${felt}.`;
 }
+
+/** What chips or wear leave of the score of an owned knife, 0–1. */
+export const conditionFactor = (condition: 'chipped' | 'worn-out'): number =>
+  condition === 'worn-out' ? FIT.condition.wornOut.value : FIT.condition.chipped.value;

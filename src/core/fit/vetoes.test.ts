@@ -16,9 +16,10 @@ const by = (experience: 'new' | 'trained', handed: 'left' | 'right' = 'right'): 
 });
 
 test.each([
-  ['lanternhill-gyuto-210', 'stock-bones-chop', 'never swung at bone'],
-  ['lanternhill-santoku-165', 'ribs-chop', 'never swung at bone'],
-  ['ploverdale-chef-200', 'ribs-chop', 'will chip'],
+  ['lanternhill-gyuto-210', 'stock-bones-chop', 'too thin to be swung at bone'],
+  ['tidewrack-deba-165', 'ribs-chop', 'never swung at bone'],
+  ['ploverdale-chef-200', 'ribs-chop', 'too thin to be swung at bone'],
+  ['hoarfen-deba-160-mid-stainless', 'ribs-chop', 'will chip'],
   ['whitquarry-utility-125-ceramic', 'squash-break', 'Ceramic breaks'],
   ['whitquarry-utility-125-ceramic', 'avocado-halve', 'Ceramic breaks'],
   ['quillback-oyster-70', 'onion-dice', 'cuts nothing'],

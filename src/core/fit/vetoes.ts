@@ -8,7 +8,7 @@ import type { BladeTraits } from './traits';
 const { edgeSafety: es, practice: pr, child: ch } = FIT;
 
 /** Where nobody should use this blade for this task, whoever they are: the reason, or null. */
-function unsafeForAnyone(b: BladeTraits, task: Task, mode: Mode): string | null {
+function unsafeForAnyone(b: BladeTraits, task: Task, { habits, shared }: CookContext, mode: Mode): string | null {
   const { blade } = b;
   const prying = blade.tip === 'blunt' && blade.spineTipMm >= 1.6 && blade.lengthMm <= 95;
   if (mode.id === 'pry')
@@ -17,8 +17,12 @@ function unsafeForAnyone(b: BladeTraits, task: Task, mode: Mode): string | null 
   const ceramic = blade.steel === 'ceramic';
   if (ceramic && (task.load >= 4 || mode.id === 'cleave' || task.stiff))
     return 'Ceramic breaks when it is twisted or meets bone, shell or pit.';
+  if (mode.id === 'cleave' && task.load >= es.boneLoad.value && blade.spineHeelMm < es.thinOnBone.value)
+    return `A spine of ${blade.spineHeelMm} mm is too thin to be swung at bone or shell.`;
   if (mode.id === 'cleave' && task.load >= es.boneLoad.value && b.hardness >= es.hardOnBone.value)
     return `An edge of ${b.hardness} HRC is never swung at bone or shell: it will chip.`;
+  if (ceramic && (shared || habits.roughUse || habits.storage === 'loose' || habits.storage === 'roll'))
+    return 'Ceramic breaks where knives are shared, dropped or carried loose.';
   if (task.load > 0 && taskLoadMet(task, mode) - b.strength > es.veto.value)
     return 'The edge will chip on what it may meet here.';
   return null;
@@ -54,7 +58,7 @@ function tooMuchForANewCook(b: BladeTraits, cook: CookContext, mode: Mode): stri
 /** Why this blade must not do this task in this way for this cook; null when it may (handbook 4, vetoes). */
 export function vetoOf(b: BladeTraits, task: Task, cook: CookContext, mode: Mode): string | null {
   return (
-    unsafeForAnyone(b, task, mode) ??
+    unsafeForAnyone(b, task, cook, mode) ??
     (mode.id === 'child' ? unsafeForChild(b) : null) ??
     wrongHand(b, cook) ??
     tooMuchForANewCook(b, cook, mode)

@@ -31,6 +31,7 @@ export function wantedLength(
   if (cook.experience === 'trained' || cook.experience === 'keen')
     move(r.practised.value, cook.experience === 'trained' ? 'Trained' : 'Keen and practised');
   if (cook.experience === 'new') move(r.learning.value, 'New to it');
+  if (cook.strength === 'light') move(r.lightArm.value, 'Light arms');
   const hours = loads.reduce((sum, load) => sum + load.minutesPerWeek, 0) / 60 / Math.max(1, kitchen.cooksAtOnce);
   if (hours > r.batchHours.value) move(r.bigBatches.value, `Big batches, ${hours.toFixed(1)} h of cutting a week`);
   else if (kitchen.portions > r.batchPortions.value)
@@ -62,6 +63,20 @@ export function wantedLength(
   }
   centre = Math.min(r.longest.value, Math.max(r.shortest.value + r.tolerance.value, centre));
   return { fromMm: Math.round(centre - r.tolerance.value), toMm: Math.round(centre + r.tolerance.value), why };
+}
+
+/** The longest edge a cook draws with ease through long food, mm: by hand, practice and board. A stated wish for length lifts it. */
+export function sliceLengthMm(cook: Cook, board: Kitchen['board']): number {
+  const r = FIT.wantedLength;
+  const practised = {
+    new: r.sliceLearning.value,
+    home: 0,
+    keen: r.slicePractised.value / 2,
+    trained: r.slicePractised.value,
+  };
+  const light = cook.strength === 'light' ? r.sliceLight.value : 0;
+  const wanted = r.slicePerHand.value * cook.handLengthMm + practised[cook.experience] + light;
+  return Math.max(cook.wantsLengthMm ?? 0, Math.min(wanted, r.sliceBoard.value * board.lengthMm));
 }
 
 const boardTask = (motions: readonly string[]) => motions.some((m) => m === 'push' || m === 'chop' || m === 'rock');

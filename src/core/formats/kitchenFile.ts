@@ -14,14 +14,17 @@ import {
   HANDLE_TASTES,
   HANDS,
   HONINGS,
+  KEEPINGS,
   LENGTH_SCHOOLS,
   LIFTINGS,
   PERIODS,
   SCHOOL_IDS,
   SECOND_KNIVES,
   SHARPENINGS,
+  SPENDINGS,
   STORAGES,
   STRENGTHS,
+  TASTES,
   UPKEEPS,
   USES,
   WEIGHT_TASTES,
@@ -73,6 +76,7 @@ const list = <T extends z.ZodType>(item: T, max: number) =>
 const id = text(80);
 const money = number(0, 1_000_000_000);
 const share = number(0, 100);
+const taste = <const T extends readonly [string, ...string[]]>(values: T) => oneOf(values).nullable().optional();
 
 const cookSchema = object({
   name: text(60).optional(),
@@ -92,6 +96,9 @@ const cookSchema = object({
   wantsWeight: oneOf(WEIGHT_TASTES).optional(),
   wantsBalance: oneOf(BALANCE_TASTES).optional(),
   nervous: truth.optional(),
+  mayUse: list(number(0, 59, true), 60)
+    .nullable()
+    .optional(),
 });
 
 const date = z.iso.date({ error: (issue) => `${shown(issue.input)} is not a date such as 2026-03-31` });
@@ -106,6 +113,11 @@ const ownedSchema = object({
   boughtOn: date.optional(),
   paid: money.optional(),
   sharpenedOn: date.optional(),
+  keep: oneOf(KEEPINGS).optional(),
+  heelHeightMm: number(10, 130).optional(),
+  weightG: number(15, 1500).optional(),
+  spineMm: number(0.8, 12).optional(),
+  behindEdgeMm: number(0.05, 3).optional(),
 }).check((ctx) => {
   if (!ctx.value.type && !ctx.value.model)
     ctx.issues.push({
@@ -152,6 +164,8 @@ export const kitchenFileSchema = object({
   habits: object({
     upkeep: oneOf(UPKEEPS).optional(),
     sharpening: oneOf(SHARPENINGS).optional(),
+    sharpeningPrice: money.nullable().optional(),
+    visitsPerYear: number(0, 52).nullable().optional(),
     honing: oneOf(HONINGS).optional(),
     storage: oneOf(STORAGES).optional(),
     lifts: oneOf(LIFTINGS).nullable().optional(),
@@ -164,6 +178,16 @@ export const kitchenFileSchema = object({
   cooking: object({
     mealsPerWeek: number(0, 2000).optional(),
     portions: number(1, 500).optional(),
+    guests: object({ portions: number(0, 500), times: number(0, 1000), per: oneOf(PERIODS) }).optional(),
+    sizes: list(
+      object({
+        id,
+        heightMm: number(1, 500).optional(),
+        widthMm: number(1, 600).optional(),
+        minutes: number(0.05, 240).optional(),
+      }),
+      200,
+    ).optional(),
     cuisines: list(object({ id, share: share.optional() }), 60).optional(),
     dishes: list(
       object({
@@ -189,7 +213,12 @@ export const kitchenFileSchema = object({
   }).optional(),
   owned: list(ownedSchema, 60).optional(),
   tools: list(id, 60).optional(),
-  budget: object({ total: money.nullable().optional(), perMonth: money.nullable().optional() }).optional(),
+  budget: object({
+    total: money.nullable().optional(),
+    perMonth: money.nullable().optional(),
+    spend: oneOf(SPENDINGS).optional(),
+    pointPrice: money.nullable().optional(),
+  }).optional(),
   limits: object({
     maxKnives: number(1, 12, true).optional(),
     school: oneOf(SCHOOL_IDS).optional(),
@@ -199,13 +228,30 @@ export const kitchenFileSchema = object({
     maker: text(80).nullable().optional(),
     second: oneOf(SECOND_KNIVES).nullable().optional(),
     order: list(id, 40).optional(),
-    steel: oneOf(STEEL_IDS).nullable().optional(),
+    steel: z
+      .union([oneOf(STEEL_IDS), list(oneOf(STEEL_IDS), STEEL_IDS.length)], {
+        error: (issue) => `${shown(issue.input)} is not one of ${STEEL_IDS.join(', ')}, nor a list of them`,
+      })
+      .nullable()
+      .optional(),
     handle: oneOf(HANDLE_TASTES).nullable().optional(),
+  }).optional(),
+  tastes: object({
+    steel: taste(TASTES.steel),
+    main: taste(TASTES.main),
+    dimples: taste(TASTES.dimples),
+    bolster: taste(TASTES.bolster),
+    third: taste(TASTES.third),
+    rawMeat: taste(TASTES.rawMeat),
+    garlic: taste(TASTES.garlic),
+    leftover: taste(TASTES.leftover),
+    specialist: taste(TASTES.specialist),
+    looks: taste(TASTES.looks),
   }).optional(),
 }).check((ctx) => {
   const { currency = 'EUR', budget } = ctx.value;
   if (!isCurrency(currency)) return;
-  for (const key of ['total', 'perMonth'] as const) {
+  for (const key of ['total', 'perMonth', 'pointPrice'] as const) {
     const amount = budget?.[key];
     if (typeof amount === 'number' && !isExact(amount, currency))
       ctx.issues.push({

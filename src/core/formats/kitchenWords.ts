@@ -7,8 +7,8 @@ export const WEIGHT_TASTES = ['light', 'neutral', 'heavy', 'any'] as const;
 export const BALANCE_TASTES = ['neutral', 'forward', 'handle', 'any'] as const;
 export const BOARD_MATERIALS = ['wood', 'rubber', 'plastic', 'bamboo', 'glass', 'stone'] as const;
 export const UPKEEPS = ['leaves-wet', 'wipes-after', 'wipes-during'] as const;
-export const SHARPENINGS = ['none', 'pull-through', 'professional', 'stones'] as const;
-export const HONINGS = ['none', 'steel', 'ceramic', 'strop'] as const;
+export const SHARPENINGS = ['none', 'pull-through', 'powered', 'professional', 'stones'] as const;
+export const HONINGS = ['none', 'steel', 'ceramic', 'strop', 'diamond'] as const;
 export const COUNTERS = ['roomy', 'cramped'] as const;
 export const STORAGES = ['block', 'strip', 'tray', 'roll', 'guards', 'loose'] as const;
 /** Cut food carried on the flat of the blade, or never. */
@@ -34,3 +34,20 @@ export const SCHOOL_IDS = [
   'line-cook',
   'boxed-set',
 ] as const;
+/** How the money should work: a point of coverage is paid half, the usual, or three times as much. */
+export const SPENDINGS = ['sparing', 'even', 'generous'] as const;
+/** What an owned knife is kept for: use; a keepsake outside the count; or lending and rough work. */
+export const KEEPINGS = ['use', 'keepsake', 'lend'] as const;
+/** Standing disagreements of the trade that a kitchen may take a side in; unsaid, the figures decide. */
+export const TASTES = {
+  steel: ['stainless', 'clad', 'reactive'],
+  main: ['sturdy', 'thin'],
+  dimples: ['help', 'decorate'],
+  bolster: ['none', 'full'],
+  third: ['carving', 'serrated'],
+  rawMeat: ['own', 'wash'],
+  garlic: ['flat', 'never'],
+  leftover: ['kept', 'main'],
+  specialist: ['early', 'never'],
+  looks: ['plain', 'hammered', 'rough-forged'],
+} as const;

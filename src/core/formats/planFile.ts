@@ -4,7 +4,7 @@ import type { LengthBand } from '../fit/wantedLength';
 /** One step of a plan. Money is decimal, exact to the currency's minor unit; coverage is 0–1. Documented in docs/formats.md. */
 export interface PlanStep {
   order: number;
-  action: 'buy' | 'sharpen' | 'repair' | 'tool' | 'retire';
+  action: 'buy' | 'sharpen' | 'repair' | 'service' | 'tool' | 'retire';
   need: 'need' | 'want';
   type: string | null;
   model: string | null;
@@ -22,8 +22,23 @@ export interface PlanStep {
   month: number;
   coverageAfter: number;
   gain: number;
-  /** Share of perturbed plans in which a step of this kind (action and role of the knife) stayed; null until it has been asked. */
+  /** What it costs a year: price over its life, sharpening, replacement; an estimate. */
+  costPerYear: number;
+  /** Points it adds less points paid at the price of a point. */
+  worth: number;
+  /** Highest price at which it stays in the plan; null until it is asked for. */
+  walkAwayPrice: number | null;
+  /** How its edge fares on the work that goes to it here; null for what has no edge to keep. */
+  edge: {
+    averageKeenness: number;
+    sharpenEveryWeeks: number | null;
+    honeEveryDays: number | null;
+    angleDeg: number;
+  } | null;
+  /** Share of perturbed plans in which this model at this length stayed; null until it has been asked. */
   stays: number | null;
+  /** The model that takes its place most often where it does not stay. */
+  closeTo?: string;
   because: string[];
   takesOver: { task: string; minutesPerWeek: number; score: number }[];
   runnersUp: { model: string; costsCoverage: number; price: number }[];
@@ -40,6 +55,8 @@ export interface Plan {
   kitchen: string;
   currency: string;
   coverage: { now: number; needs: number; all: number };
+  /** Coverage in points less what the kit is paid, and the price of a point behind it, in the kitchen's currency. */
+  worth: { points: number; pointPrice: number };
   steps: PlanStep[];
   spent: number;
   costPerYear: number;
@@ -47,15 +64,17 @@ export interface Plan {
   lengthWanted: LengthBand;
   warnings: string[];
   assumed: string[];
+  /** Where several work at once: how many of each kind are wanted, and are there. */
+  copies?: { role: string; wanted: number; have: number; why: string }[];
   /** Where an order was asked for: coverage given up on the way, on average, 0–1. */
   orderCosts?: number;
-  /** Whether the coverage aimed at is proven the best within the limits, and how much more it could be; null before a search. */
+  /** Whether the kit is proven to be of the greatest worth within the limits, and how much more it could be, 0–1; null before a search. */
   proof: { best: boolean; gap: number | null };
 }
 
-const isOfKit = (step: PlanStep) => !step.upkeep && step.action !== 'retire';
+const isOfKit = (step: PlanStep) => !step.upkeep && step.action !== 'retire' && step.action !== 'service';
 
-/** The steps that cut: neither upkeep nor what is retired. */
+/** The steps that cut: neither upkeep nor service nor what is retired. */
 export const kitSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] => steps.filter(isOfKit);
 
 /** What stands for each step of a plan, given for {@link kitSteps}; null for the others. */
@@ -63,7 +82,3 @@ export function perStep<T>({ steps }: Pick<Plan, 'steps'>, values: readonly T[])
   let next = 0;
   return steps.map((step) => (isOfKit(step) ? (values[next++] ?? null) : null));
 }
-
-/** Coverage once every step is taken, 0–1: a little above what the plan promises in whole points. */
-export const coverageReached = ({ steps, coverage }: Plan): number =>
-  steps.reduce((most, step) => Math.max(most, step.coverageAfter), coverage.now);

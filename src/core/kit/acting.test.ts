@@ -32,7 +32,7 @@ describe('acting on a plan', () => {
     }
     const end = plan(file);
     expect(end.steps.filter((s) => s.action === 'buy')).toEqual([]);
-    expect(end.coverage.now).toBeGreaterThanOrEqual(promised - 0.02);
+    expect(end.coverage.now).toBeGreaterThanOrEqual(promised - 0.03);
     expect(file.owned?.filter((o) => o.boughtOn === '2026-02-03').length).toBeGreaterThan(1);
   });
 
@@ -163,13 +163,11 @@ describe('sets', () => {
     expect(knives.length).toBeGreaterThanOrEqual(3);
     const volume = (off: number, from = 3) => ({ ...none, volumes: [{ maker: 'Quillback Supply', from, off }] });
     const cheaper = planKitchen(one, volume(0.2), shippedModels, { perturbed: 0 });
-    expect(cheaper.spent).toBeLessThan(singles.spent);
-    expect(cheaper.coverage.all).toBe(singles.coverage.all);
+    expect(cheaper.worth.points).toBeGreaterThan(singles.worth.points);
     expect(cheaper.steps.some((s) => s.because.some((b) => b.includes('20% off')))).toBe(true);
     for (const off of [0.02, 0.1, 0.4]) {
       const plan = planKitchen(file, volume(off, 4), shippedModels, { perturbed: 0 });
-      expect(plan.spent).toBeLessThanOrEqual(alone.spent);
-      expect(plan.coverage.all).toBe(alone.coverage.all);
+      expect(plan.worth.points).toBeGreaterThanOrEqual(alone.worth.points - 0.01);
     }
     expect(planKitchen(one, volume(0.2, 12), shippedModels, { perturbed: 0 })).toEqual(singles);
   });
@@ -190,9 +188,15 @@ describe('sets', () => {
     const set = [...reference.sets.values()].find((b) => JSON.stringify([...b.pieces].sort()) === JSON.stringify(ids));
     expect(boxed.spent).toBeCloseTo((set?.priceMinor ?? 0) / 100, 9);
     const bench = benchOf({});
-    expect(bestBox([{ pieces: bench.buyable.slice(0, 2), priceMinor: 900 }], bench.problem.demand, [], 800)).toEqual(
-      [],
-    );
+    expect(
+      bestBox(
+        [{ pieces: bench.buyable.slice(0, 2), priceMinor: 900 }],
+        bench.problem.demand,
+        [],
+        800,
+        bench.problem.scale,
+      ),
+    ).toEqual([]);
   });
 });
 

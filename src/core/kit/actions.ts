@@ -72,6 +72,12 @@ export function putRight(file: KitchenFile, step: PlanStep, day: string): Kitche
   );
 }
 
+/** Edges are sharpened by a professional from now on, twice a year at least. */
+export const served = (file: KitchenFile): KitchenFile => ({
+  ...file,
+  habits: { ...file.habits, sharpening: 'professional', visitsPerYear: file.habits?.visitsPerYear ?? 2 },
+});
+
 /** An owned knife leaves the drawer. */
 export function givenAway(file: KitchenFile, owned: number): KitchenFile {
   // the places of those behind it move, so an order that speaks of owned knives no longer holds

@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
-import { forSale, kindOfWork, type Candidate } from './candidates';
+import { forSale, type Candidate, type Making } from './candidates';
+import { kindOfWork } from './kinds';
 import { KitValue, type Demand } from './value';
-import type { Workbench } from './workbench';
+import { costOf, type MoneyScale } from './worth';
 
 /** A set sold whole: its pieces by model, its price in EUR minor units. */
 export const boxSchema = z.strictObject({
@@ -55,17 +56,12 @@ export function atSharedPrice(pieces: readonly Candidate[], priceMinor: number):
 }
 
 /** The sets that may be bought whole here: their pieces as candidates and the price in the kitchen's currency. */
-export function boxesOf({
-  kitchen,
-  models,
-  reference,
-  tasks,
-  cooks,
-}: Pick<Workbench, 'kitchen' | 'models' | 'reference' | 'tasks' | 'cooks'>): BoxForSale[] {
+export function boxesOf(making: Making): BoxForSale[] {
+  const { kitchen, models, reference } = making;
   const sets = [...reference.sets.values()];
   const pieces = new Set(sets.flatMap((box) => box.pieces));
   const inSets = models.filter(({ id }) => pieces.has(id));
-  const known = new Map(forSale(kitchen, inSets, reference, tasks, cooks).map((c) => [c.id, c]));
+  const known = new Map(forSale(making, inSets).map((c) => [c.id, c]));
   return sets.flatMap((box) => {
     const whole = box.pieces.flatMap((id) => known.get(id) ?? []);
     if (whole.length < box.pieces.length) return [];
@@ -73,19 +69,21 @@ export function boxesOf({
   });
 }
 
-/** Of the sets within the budget the one that covers most, the cheaper of equals; its pieces as candidates at their share of the price. */
+/** Of the sets within the budget the one of the greatest worth, the cheaper of equals; its pieces as candidates at their share of the price. */
 export function bestBox(
   boxes: readonly { pieces: readonly Candidate[]; priceMinor: number }[],
   demand: Demand,
   already: readonly Float64Array[],
   budgetMinor: number,
+  scale: MoneyScale,
 ): Candidate[] {
   let best: { value: number; pieces: readonly Candidate[]; priceMinor: number } | null = null;
   for (const { pieces, priceMinor } of boxes) {
     if (priceMinor > budgetMinor) continue;
     const kit = new KitValue(demand);
     for (const row of [...already, ...pieces.map((p) => p.rows)]) kit.add(row);
-    const value = kit.value();
+    const paid = atSharedPrice(pieces, priceMinor).reduce((sum, piece) => sum + costOf(piece, scale), 0);
+    const value = kit.value() - paid;
     const better = !best || value > best.value + 1e-9 || (value > best.value - 1e-9 && priceMinor < best.priceMinor);
     if (better) best = { value, pieces, priceMinor };
   }

@@ -1,27 +1,26 @@
-import { isAllRound, type Candidate } from './candidates';
-import { Chooser, NEED_GAIN } from './choose';
+import type { Candidate } from './candidates';
+import { isAllRound, kindOfWork } from './kinds';
+import { WORTH } from '../constants';
 import { bestOrder, byMoney, byMonth, type Pace } from './order';
-import { DONE_WELL, STRUGGLE_BELOW } from './story';
 import { serversOf } from './strip';
-import type { Workbench } from './workbench';
+import { buysInOrder } from './schools';
+import { isPressing } from './demand';
+import { coverageOfKit, type Workbench } from './workbench';
 
 /** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
 export const GENERAL_FIRST_WITHIN = 0.9;
 /** A general knife already owned goes first with this share of the strongest one's gain: sharpening costs little. House judgement. */
 const YOURS_FIRST = 0.4;
+/** What each step costs in waiting beside its price, in keeps: trifles do not push aside what is missed most. House judgement. */
+const ORDER_WAIT = 10;
 /** Coverage of the owned knives plus some steps, 0–1. */
 export type ValueOf = (steps: readonly Candidate[]) => number;
 
-export function coverageOf(bench: Workbench): ValueOf {
-  const { candidates, places } = bench.problem;
-  const chooser = new Chooser(bench.problem);
-  const index = new Map(candidates.map((c, i) => [c, i]));
-  return (steps) => {
-    const choice = new Int32Array(Math.max(places.length, steps.length)).fill(-1);
-    steps.forEach((step, i) => (choice[i] = index.get(step) ?? -1));
-    return chooser.value(choice);
-  };
-}
+/** Coverage of what is owned and some steps, with others that are there in any case. */
+export const coverageOf =
+  ({ problem }: Pick<Workbench, 'problem'>, there: readonly Candidate[] = []): ValueOf =>
+  (steps) =>
+    coverageOfKit(problem, [...steps, ...there]);
 
 /** Best score so far per task, over owned knives, owned tools and the steps taken. */
 export function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array {
@@ -34,6 +33,7 @@ export function buyingOrder(
   bench: Workbench,
   valueOf: ValueOf,
   chosen: readonly Candidate[],
+  asRequired: readonly Candidate[] = [],
 ): { steps: { step: Candidate; need: boolean }[]; orderCosts: number | null } {
   const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
   const pace = paceOf(bench);
@@ -46,8 +46,16 @@ export function buyingOrder(
   const yours = generals.filter((i) => chosen[i]?.owned !== null && (gains[i] ?? 0) >= YOURS_FIRST * strongest);
   const leading =
     strongest >= GENERAL_FIRST_WITHIN * leader ? generals.filter((i) => (gains[i] ?? 0) >= strongest) : [];
-  const first = yours.length > 0 ? yours : leading;
-  const order = pick(
+  // failing a general one, the knife that does most goes first: it is what the others are chosen beside
+  const most = chosen.flatMap((step, i) => (step.blade && (gains[i] ?? 0) >= leader - 1e-12 ? [i] : []));
+  const first = yours.length > 0 ? yours : leading.length > 0 ? leading : most;
+  // a school buys in the order of its places, after what is put right
+  const ranked = (order: readonly Candidate[]) => {
+    const rank = (c: Candidate) =>
+      asRequired.includes(c) ? asRequired.indexOf(c) + 1 : c.owned !== null ? 0 : Infinity;
+    return [...order].sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
+  };
+  const freely = pick(
     bestOrder(
       chosen.map((s) => s.priceMinor),
       (steps) => valueOf(pick(steps)),
@@ -55,11 +63,13 @@ export function buyingOrder(
       pace,
     ),
   );
+  const order = buysInOrder(bench.school) ? ranked(freely) : freely;
   const judge = (steps: readonly Candidate[]) =>
     steps.map((step, i) => ({ step, need: isNeed(bench, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
   const judged = judge(order);
   const inNeed = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
-  const best = bench.kitchen.limits.second === 'general' ? generalsFirst(inNeed) : inNeed;
+  const sorted = buysInOrder(bench.school) ? judged : inNeed;
+  const best = bench.kitchen.limits.second === 'general' ? generalsFirst(sorted) : sorted;
   const { order: asked } = bench.kitchen.limits;
   if (asked.length === 0) return { steps: best, orderCosts: null };
   const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
@@ -83,7 +93,7 @@ function generalsFirst<T extends { step: Candidate }>(steps: readonly T[]): T[] 
 
 /** Against months where money comes by the month, else against money. */
 function paceOf({ kitchen: { perMonthMinor }, problem }: Workbench): Pace {
-  const wait = Math.max(1, problem.keepMinor);
+  const wait = Math.max(1, ORDER_WAIT * problem.scale.keepMinor);
   return perMonthMinor ? byMonth(perMonthMinor, wait) : byMoney(wait);
 }
 
@@ -102,6 +112,10 @@ function missingOnTheWay(pace: Pace, valueOf: ValueOf, steps: readonly Candidate
   return waited > 0 ? missing / waited : 0;
 }
 
+/**
+ * A need lifts weekly work, or work that matters, from below 60 to 70 or more, or adds three points and beats the best of its kind that is
+ * owned or comes before it by ten score points on the work it takes over (handbook 8.1). All else is a want.
+ */
 function isNeed(
   bench: Workbench,
   valueOf: ValueOf,
@@ -109,13 +123,32 @@ function isNeed(
   step: Candidate,
   later: readonly Candidate[],
 ): boolean {
-  if (valueOf([...before, step]) - valueOf(before) >= NEED_GAIN) return true;
+  const w = WORTH;
   const others = bestScores(bench, [...before, ...later]);
-  return bench.loads.some(
-    ({ weight, matters, timesPerYear }, t) =>
-      weight > 0 &&
-      (matters >= 2 || timesPerYear >= 52) &&
-      (others[t] ?? 0) < STRUGGLE_BELOW &&
-      (step.scores[t] ?? 0) >= DONE_WELL,
+  const rescuesWork = bench.loads.some(
+    (load, t) => isPressing(load) && (others[t] ?? 0) < w.needFrom.value && (step.scores[t] ?? 0) >= w.doneWell.value,
   );
+  if (rescuesWork) return true;
+  if (valueOf([...before, step]) - valueOf(before) < w.needGain.value) return false;
+  const was = bestScores(bench, before);
+  const kind = kindOfWork(step);
+  const replaced = new Set(before.flatMap((s) => (s.owned === null ? [] : [s.owned])));
+  const alike = [
+    ...bench.owned.filter(
+      (o, i) => !replaced.has(i) && o.owned.keep === 'use' && kindOfWork({ type: o.type, id: '' }) === kind,
+    ),
+    ...before.filter((c) => kindOfWork(c) === kind),
+  ];
+  let weight = 0;
+  let beats = 0;
+  bench.loads.forEach((load, t) => {
+    const score = step.scores[t] ?? 0;
+    if (load.weight <= 0 || score <= (was[t] ?? 0)) return;
+    const best = alike.reduce((most, o) => Math.max(most, o.scores[t] ?? 0), 0);
+    weight += load.weight;
+    beats += load.weight * (score - best);
+  });
+  // a second knife for a second pair of hands beats nothing and is needed all the same
+  if (weight === 0) return bench.kitchen.cooksAtOnce > 1;
+  return beats / weight >= w.needBeats.value || bench.kitchen.cooksAtOnce > 1;
 }

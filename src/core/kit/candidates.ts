@@ -1,32 +1,54 @@
 import type { BladeModel, BladeType } from '../blade/schema';
-import type { TaskLoad } from '../cutting/load';
+import { hardness } from '../blade/strength';
+import { EDGE, WORTH } from '../constants';
 import type { Tool } from '../cutting/dish';
-import type { CookContext } from '../fit/cook';
-import type { PreparedTask } from '../fit/score';
-import { conditionFactor, score } from '../fit/score';
+import type { TaskLoad } from '../cutting/load';
+import { isGroundTooAcute, isSharpened, type EdgeCare, type EdgeLife } from '../edge/keenness';
 import { bladeTraits, type BladeTraits } from '../fit/traits';
 import type { Kitchen, Owned } from '../kitchen/kitchen';
-import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor, toMinor } from '../money/currency';
 import type { Reference } from '../reference';
+import { rescued, rescues } from './demand';
+import { isAllRound, kindOfRole, kindOfWork } from './kinds';
+import { damageLeft, edgeHere, keennessNow, scored, scoredAt, sharpScores, type Scored, type Scoring } from './scored';
 import { typicalBlade } from './typicalBlade';
 import { usefulness } from './value';
+import { costOf, surchargeOf, type MoneyScale } from './worth';
 
-/** Something a plan may do: buy a knife, put an owned one right, or get a tool. One row of scores per kitchen task. */
+/** Something a plan may do: buy a knife, put an owned one right, have one sharpened through the year, or get a tool. */
 export interface Candidate {
   id: string;
-  action: 'buy' | 'sharpen' | 'repair' | 'tool';
+  action: 'buy' | 'sharpen' | 'repair' | 'service' | 'tool';
   type: BladeType | null;
   blade: BladeTraits | null;
   tool: Tool | null;
   /** Index into the owned knives that this step puts right. */
   owned: number | null;
+  /** All that is paid for it, minor units: price, first sharpening, a year's service. */
   priceMinor: number;
+  /** Of that the service through the year: a step of its own in the plan. */
+  serviceMinor?: number;
+  /** Of that a first sharpening: the factory edge is too acute for its steel. */
+  regrindMinor?: number;
   /** The offer its price rests on, in a sentence. */
   offer?: string;
   /** It comes in a set or not at all: nothing can take its place alone. */
   inSet?: boolean;
+  /** A sound piece of its type is owned already. */
+  isAgain?: boolean;
+  /** A general knife where leftover money is to go into the main knife. */
+  isMain?: boolean;
+  /** What a side taken in a disagreement puts against it, coverage. */
+  dislike?: number;
+  /** Best score over the hands by task, 0–100, on an average day. */
   scores: Float64Array;
+  /** What it does, by the columns of the demand, 0–1. */
   rows: Float64Array;
+  /** What of that the choice counts: beside a sound owned knife of its kind no polish. */
+  counted: Float64Array;
+  /** What it would do were it not sharpened through the year. */
+  unserviced?: { scores: Float64Array; rows: Float64Array };
+  edge: EdgeLife | null;
 }
 
 /** An owned knife as it is today. */
@@ -36,39 +58,30 @@ export interface OwnedKnife {
   blade: BladeTraits;
   scores: Float64Array;
   rows: Float64Array;
+  /** The same, put right and kept as this kitchen keeps its edges. */
+  restored: Scored;
 }
-
-/** The kind of work a candidate is for. General and vegetable knives stand in for each other; tools stand for themselves. */
-export function kindOfWork({ type, id }: Candidate): string {
-  const role = type?.role ?? id;
-  return role === 'vegetable' ? 'general' : role;
-}
-
-/** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
-export const isAllRound = (type: Pick<BladeType, 'role'> | null | undefined): boolean =>
-  type?.role === 'general' || type?.role === 'vegetable';
 
 /** What a knife costs to put right, EUR minor units per event: trade practice, estimates. */
 export const SHARPENING_COST = {
   professional: 800,
   stones: 300,
+  powered: 200,
   'pull-through': 200,
   none: 800,
   repair: 1800,
 } as const;
 
-/** Usefulness of scores, task by task. A plain loop, as this is most of a first answer. */
-function toRows(scores: Float64Array): Float64Array {
-  const rows = new Float64Array(scores.length);
-  for (let t = 0; t < rows.length; t++) rows[t] = usefulness(scores[t] ?? 0);
-  return rows;
-}
+/** Visits a year of a sharpening service that is bought with a kit. House judgement: handbook 8.2 speaks of twice a year. */
+export const SERVICE_VISITS = 2;
 
-function scoresOf(blade: BladeTraits, tasks: readonly PreparedTask[], cooks: readonly CookContext[]): Float64Array {
-  const scores = new Float64Array(tasks.length);
-  let t = 0;
-  for (const task of tasks) scores[t++] = score(blade, task, cooks);
-  return scores;
+/** What one sharpening costs here, minor units. */
+export function sharpeningMinor(
+  { habits, currency }: Kitchen,
+  event: keyof typeof SHARPENING_COST = habits.sharpening,
+): number {
+  const paid = event === 'professional' || event === 'none' ? habits.sharpeningPrice : null;
+  return paid === null ? convertMinor(SHARPENING_COST[event], CATALOGUE_CURRENCY, currency) : toMinor(paid, currency);
 }
 
 /** Handle styles each stated taste allows. */
@@ -84,9 +97,12 @@ export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean
   if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
   if (limits.must.includes(model.id)) return true;
   if (limits.maker && model.maker !== limits.maker) return false;
-  if (limits.steel && model.steel !== limits.steel) return false;
+  if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
 }
+
+/** Butchery blades from this length on are for long cuts, mm. */
+const LONG_BUTCHERY = 220;
 
 /**
  * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
@@ -98,14 +114,17 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
     case 'fish':
       return does((t) => t.group === 'Fish and shellfish');
     case 'butchery':
-      return does(
-        (t) => t.group === 'Raw meat and poultry' || t.motions[0] === 'cleave' || t.group === 'Fish and shellfish',
-      );
+      // a butcher's long sweep is for primals and steaks; the others for what is really taken apart
+      return type.lengthMm[0] >= LONG_BUTCHERY
+        ? does((t) => t.group === 'Raw meat and poultry' && t.long)
+        : does(
+            (t) => t.group === 'Raw meat and poultry' || t.motions[0] === 'cleave' || t.group === 'Fish and shellfish',
+          );
     case 'slicer':
       return does((t) => t.group === 'Cooked meat' || t.group === 'Fish and shellfish' || (t.long && t.clean === 3));
     case 'serrated':
       // teeth are chosen for crust: a long serrated knife is a bread knife, and needs bread
-      return type.id !== 'bread' || does((t) => t.contains.includes('bread'));
+      return type.id === 'serrated-utility' || does((t) => t.contains.includes('bread'));
     case 'table':
       return does((t) => t.atTable === true);
     case 'other':
@@ -115,90 +134,196 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
   }
 }
 
+/** What candidates are made from. */
+export interface Making extends Scoring {
+  kitchen: Kitchen;
+  models: readonly BladeModel[];
+  reference: Reference;
+  /** Edges are sharpened through the year by a service that is bought with the kit; null where the kitchen's habits hold. */
+  service: EdgeCare | null;
+}
+
+/** A table knife is one a seat or none, and nothing else sits at a table of several. */
+function atTable(blade: Scored, isTable: boolean, { loads, kitchen }: Making): Scored {
+  if (isTable || kitchen.seats <= 1) return blade;
+  const pressing = rescued(loads);
+  const people = blade.rows.length - pressing.length;
+  loads.forEach(({ task }, t) => {
+    if (!task.atTable) return;
+    blade.scores[t] = 0;
+    for (let column = t; column < people; column += loads.length) blade.rows[column] = 0;
+    const rescue = pressing.indexOf(t);
+    if (rescue >= 0) blade.rows[people + rescue] = 0;
+  });
+  return blade;
+}
+
+/** What the sides taken in the trade's disagreements put against a model, coverage (handbook 5.3). */
+function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes }: Kitchen): number {
+  const taste = WORTH.taste.value;
+  const against = (is: boolean, weight = taste) => (is ? weight : 0);
+  const clad = blade.steel === 'clad-carbon' || blade.steel === 'semi-stainless';
+  const stainless = steel.rustProof >= 8;
+  const surfaced = blade.surface === 'dimpled' || blade.surface === 'hammered';
+  const soft = hardness(blade) < EDGE.honing.hardFrom.value;
+  const main = isAllRound(type);
+  return (
+    against(tastes.steel === 'stainless' && !stainless) +
+    against(tastes.steel === 'clad' && !clad) +
+    against(tastes.steel === 'reactive' && (stainless || clad)) +
+    against(main && tastes.main === 'sturdy' && !soft) +
+    against(main && tastes.main === 'thin' && soft) +
+    against(tastes.dimples === 'help' && !surfaced && main, WORTH.looks.value) +
+    against(tastes.dimples === 'decorate' && surfaced, WORTH.looks.value) +
+    against(tastes.bolster === 'none' && blade.bolster === 'full') +
+    against(tastes.bolster === 'full' && main && blade.bolster !== 'full') +
+    against(tastes.third === 'carving' && type.role === 'serrated') +
+    against(tastes.third === 'serrated' && type.role === 'slicer') +
+    against(tastes.specialist === 'never' && ['butchery', 'fish', 'slicer'].includes(type.role), 4 * taste) -
+    against(tastes.specialist === 'early' && ['butchery', 'fish', 'slicer'].includes(type.role)) +
+    against(tastes.looks === 'plain' && blade.surface !== 'polished', WORTH.looks.value) +
+    against(tastes.looks === 'hammered' && blade.surface !== 'hammered', WORTH.looks.value) +
+    against(tastes.looks === 'rough-forged' && blade.surface !== 'rough-forged', WORTH.looks.value)
+  );
+}
+
 /** Models as knives to be bought, in order of id, whether or not this kitchen has work for them. Table knives are bought one a seat. */
-export function forSale(
-  kitchen: Kitchen,
-  models: readonly BladeModel[],
-  reference: Reference,
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
-): Candidate[] {
+export function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
+  const { kitchen, reference, service } = making;
+  const { habits, currency, tastes } = kitchen;
+  const event = sharpeningMinor(kitchen, habits.sharpening === 'none' ? 'professional' : habits.sharpening);
+  const unsharpened = habits.sharpening === 'none' || habits.sharpening === 'pull-through';
   return models
     .filter((model) => isAllowed(model, kitchen.limits))
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap((model) => {
+    .flatMap((model): Candidate[] => {
       const type = reference.types.get(model.type);
       if (!type) return [];
-      const blade = bladeTraits(model, reference);
-      const scores = scoresOf(blade, tasks, cooks);
-      const each = convertMinor(model.priceMinor, model.currency, kitchen.currency);
+      const blade = bladeTraits(model, reference, habits.roughUse);
+      const tooAcute = isGroundTooAcute(model, blade.steel);
+      // nobody without a sharpener is sold an edge that has to be opened up first
+      if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return [];
+      const isTable = type.role === 'table';
+      const served = service && isSharpened(model) && !isTable;
+      const plain = atTable(scored(blade, making), isTable, making);
+      const best = served ? atTable(scored(blade, { ...making, care: service }), isTable, making) : plain;
+      const each = convertMinor(model.priceMinor, model.currency, currency);
+      const serviceMinor = served ? SERVICE_VISITS * event : 0;
+      const regrindMinor = tooAcute ? event : 0;
       return [
         {
           id: model.id,
-          action: 'buy' as const,
+          action: 'buy',
           type,
           blade,
           tool: null,
           owned: null,
-          priceMinor: type.role === 'table' ? each * Math.ceil(kitchen.portions) : each,
-          scores,
-          rows: toRows(scores),
+          priceMinor: (isTable ? each * kitchen.seats : each) + serviceMinor + regrindMinor,
+          ...(serviceMinor > 0 ? { serviceMinor, unserviced: plain } : {}),
+          ...(regrindMinor > 0 ? { regrindMinor } : {}),
+          ...(tastes.leftover === 'main' && isAllRound(type) ? { isMain: true } : {}),
+          dislike: dislike(blade, type, kitchen),
+          ...best,
+          counted: best.rows,
         },
       ];
     });
 }
 
 /** Knives worth buying here: of the models for sale those with work to do, and what the limits ask for by name. */
-export function buyable(
-  kitchen: Kitchen,
-  loads: readonly TaskLoad[],
-  models: readonly BladeModel[],
-  reference: Reference,
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
-): Candidate[] {
+export function buyable(making: Making): Candidate[] {
+  const { kitchen, loads, models, reference } = making;
   const { must } = kitchen.limits;
   const wanted = models.filter((model) => {
     const type = reference.types.get(model.type);
     return type && (must.includes(model.type) || must.includes(model.id) || hasWorkFor(type, loads));
   });
-  return forSale(kitchen, wanted, reference, tasks, cooks);
+  return forSale(making, wanted);
+}
+
+/** The blade of an owned knife: its model, or a middling one of its type, with what was measured of it. */
+function ownedBlade(owned: Owned, type: BladeType, model: BladeModel | undefined, hand: 'left' | 'right'): BladeModel {
+  const blade = model ?? typicalBlade(type, owned, hand);
+  const { heelHeightMm, weightG, spineMm, behindEdgeMm } = owned;
+  if (heelHeightMm === undefined && weightG === undefined && spineMm === undefined && behindEdgeMm === undefined)
+    return blade;
+  const thinner = spineMm === undefined ? 1 : spineMm / blade.spineHeelMm;
+  return {
+    ...blade,
+    heelHeightMm: heelHeightMm ?? blade.heelHeightMm,
+    weightG: weightG ?? blade.weightG,
+    spineHeelMm: blade.spineHeelMm * thinner,
+    spineMidMm: blade.spineMidMm * thinner,
+    spineTipMm: Math.min(blade.spineTipMm, blade.spineHeelMm * thinner),
+    bellyMm: Math.min(blade.bellyMm, heelHeightMm ?? blade.heelHeightMm),
+    behindEdgeMm: behindEdgeMm ?? blade.behindEdgeMm,
+  };
+}
+
+/** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */
+function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }: Making): Scored {
+  if (owned.keep !== 'use') return { ...made, scores: made.scores.map(() => 0), rows: made.rows.map(() => 0) };
+  const T = loads.length;
+  const barred = hands.map(({ cook }) => cook.cook.mayUse !== null && !cook.cook.mayUse.includes(index));
+  if (!barred.includes(true)) return made;
+  const rows = made.rows.map((value, column) => (barred[Math.floor(column / T)] ? 0 : value));
+  return barred.every(Boolean)
+    ? { ...made, rows: rows.map(() => 0), scores: made.scores.map(() => 0) }
+    : { ...made, rows };
 }
 
 /** The owned knives as they are. An owned model that left the catalogue is taken for a typical blade of its type. */
-export function ownedKnives(
-  kitchen: Kitchen,
-  models: readonly BladeModel[],
-  reference: Reference,
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
-): OwnedKnife[] {
+export function ownedKnives(making: Making): OwnedKnife[] {
+  const { kitchen, models, reference, service } = making;
   const hand = kitchen.cooks.every((cook) => cook.handed === 'left') ? 'left' : 'right';
-  return kitchen.owned.flatMap((owned) => {
+  const typeOf = ({ type, model }: Owned) => type ?? models.find((m) => m.id === model)?.type ?? '';
+  const tableKnives = kitchen.owned.filter((o) => reference.types.get(typeOf(o))?.role === 'table').length;
+  return kitchen.owned.flatMap((owned, index) => {
     const model = models.find((m) => m.id === owned.model);
-    const type = reference.types.get(owned.type ?? model?.type ?? '');
+    const type = reference.types.get(typeOf(owned));
     if (!type) return [];
-    const blade = bladeTraits(model ?? typicalBlade(type, owned, hand), reference);
-    const scores = scoresOf(blade, tasks, cooks).map((s) => s * conditionFactor(owned.condition));
-    return [{ owned, type, blade, scores, rows: toRows(scores) }];
+    const blade = bladeTraits(ownedBlade(owned, type, model, hand), reference, kitchen.habits.roughUse);
+    const enough = type.role === 'table' && tableKnives >= kitchen.seats;
+    const sharp = sharpScores(blade, making);
+    const made = (keenness: number, left: number, edge: EdgeLife) =>
+      forItsUsers(atTable({ ...scoredAt(sharp, keenness, left, making), edge }, enough, making), owned, index, making);
+    const edge = edgeHere(blade, making, sharp);
+    const kept = service ? edgeHere(blade, { ...making, care: service }, sharp) : edge;
+    const now = made(keennessNow(owned.condition, edge.averageKeenness), damageLeft(owned.condition), edge);
+    const restored = made(kept.averageKeenness, 1, kept);
+    return [{ owned, type, blade, scores: now.scores, rows: now.rows, restored }];
   });
 }
 
-/** Putting owned knives right: sharpening what is dull, repairing what is chipped. Worn-out knives are past it. */
+/** Whether an owned knife is sound, or would be with a sharpening: neither chipped nor worn out, and in use. */
+export const isSound = ({ owned }: OwnedKnife): boolean =>
+  owned.keep === 'use' && owned.condition !== 'chipped' && owned.condition !== 'worn-out';
+
+/**
+ * Putting owned knives right: sharpening what is dull, repairing what is chipped, and, where a service is bought, keeping what is sound. Worn-out
+ * knives are past it.
+ */
 export function careSteps(
-  kitchen: Kitchen,
+  { kitchen, service }: Pick<Making, 'kitchen' | 'service'>,
   owned: readonly OwnedKnife[],
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
 ): Candidate[] {
-  return owned.flatMap((knife, index) => {
-    const { condition } = knife.owned;
-    if (condition === 'keen' || condition === 'worn-out') return [];
-    const action = condition === 'chipped' ? ('repair' as const) : ('sharpen' as const);
-    const event = SHARPENING_COST[action === 'repair' ? 'repair' : kitchen.habits.sharpening];
-    const serrated = knife.blade.serrated;
-    if (serrated || knife.blade.steel.easeOfSharpening === 0) return [];
-    const scores = scoresOf(knife.blade, tasks, cooks);
+  return owned.flatMap((knife, index): Candidate[] => {
+    const { condition, keep } = knife.owned;
+    if (condition === 'worn-out' || keep !== 'use' || knife.type.role === 'table') return [];
+    if (!isSharpened(knife.blade.blade)) return [];
+    const action =
+      condition === 'chipped'
+        ? 'repair'
+        : condition === 'keen' || (service && condition === 'serviceable')
+          ? 'service'
+          : 'sharpen';
+    if (action === 'service' && !service) return [];
+    const event = sharpeningMinor(
+      kitchen,
+      action === 'repair' ? 'repair' : service ? 'professional' : kitchen.habits.sharpening,
+    );
+    const visit = sharpeningMinor(kitchen, 'professional');
+    const serviceMinor = !service ? 0 : action === 'service' ? SERVICE_VISITS * visit : (SERVICE_VISITS - 1) * visit;
     return [
       {
         id: `${action}-${index}`,
@@ -207,11 +332,38 @@ export function careSteps(
         blade: knife.blade,
         tool: null,
         owned: index,
-        priceMinor: convertMinor(event, CATALOGUE_CURRENCY, kitchen.currency),
-        scores,
-        rows: toRows(scores),
+        priceMinor: (action === 'service' ? 0 : event) + serviceMinor,
+        ...(serviceMinor > 0 ? { serviceMinor, unserviced: { scores: knife.scores, rows: knife.rows } } : {}),
+        ...knife.restored,
+        counted: knife.restored.rows,
       },
     ];
+  });
+}
+
+/**
+ * Beside a sound owned knife of the same kind of work a new one counts only what it rescues: up to work done well and no further (handbook
+ * 8.1). A second piece of an owned kind is told as one.
+ */
+export function besideOwned(
+  candidates: readonly Candidate[],
+  owned: readonly OwnedKnife[],
+  loads: readonly TaskLoad[],
+): Candidate[] {
+  const pressing = rescued(loads).length;
+  const sound = owned.filter(isSound);
+  return candidates.map((c) => {
+    if (c.action !== 'buy') return c;
+    const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
+    const isAgain = alike.length > 0;
+    if (alike.length === 0) return { ...c, counted: c.rows, isAgain };
+    const most = c.rows.length - pressing;
+    const counted = c.rows.map((value, column) => {
+      if (column >= most) return value;
+      const had = alike.reduce((best, o) => Math.max(best, o.restored.rows[column] ?? 0), 0);
+      return Math.min(value, Math.max(had, WORTH.likeCap.value));
+    });
+    return { ...c, counted, isAgain };
   });
 }
 
@@ -220,13 +372,25 @@ export function toolScores(toolId: string, loads: readonly TaskLoad[]): Float64A
   return Float64Array.from(loads, ({ task }) => 100 * (task.tools[toolId] ?? 0));
 }
 
+/** A tool serves every hand alike. */
+export function toolRows(
+  scores: Float64Array,
+  { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
+): Float64Array {
+  const useful = [...scores].map(usefulness);
+  const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
+  return Float64Array.from([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
+}
+
 /** Tools that stand in for a blade in this kitchen and are not owned yet. */
-export function toolSteps(kitchen: Kitchen, loads: readonly TaskLoad[], reference: Reference): Candidate[] {
+export function toolSteps(making: Making): Candidate[] {
+  const { kitchen, loads, reference } = making;
   return [...reference.tools.values()]
     .filter((tool) => !kitchen.tools.includes(tool.id) && !kitchen.limits.never.includes(tool.id))
     .flatMap((tool) => {
       const scores = toolScores(tool.id, loads);
       if (!scores.some((s) => s > 0)) return [];
+      const rows = toolRows(scores, making);
       return [
         {
           id: tool.id,
@@ -237,33 +401,46 @@ export function toolSteps(kitchen: Kitchen, loads: readonly TaskLoad[], referenc
           owned: null,
           priceMinor: convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, kitchen.currency),
           scores,
-          rows: toRows(scores),
+          rows,
+          counted: rows,
+          edge: null,
         },
       ];
     });
 }
 
 /**
- * Drops what can never be the better choice: a candidate that another equals or beats at every task for no more money.
- * Of two equals the one first by id stays, so that the order of the catalogue changes nothing. A second copy of the better one
- * is always allowed, so nothing is lost. `lowest` is the least a candidate may come to cost with an offer.
+ * Drops what can never be the better choice: a candidate that another of its kind, or one whose price makes a second piece of its kind no
+ * dearer, equals or beats in everything for no more money. Of two equals the one first by id stays, so that the order of the catalogue changes
+ * nothing. `lowest` is the least a candidate may come to cost with an offer.
  */
 export function withoutDominated(
   candidates: readonly Candidate[],
+  scale: MoneyScale,
   lowest = (c: Candidate): number => c.priceMinor,
 ): Candidate[] {
-  const least = new Map(candidates.map((c) => [c, lowest(c)]));
-  const beats = (a: Candidate, b: Candidate): boolean => {
-    const price = least.get(b) ?? b.priceMinor;
-    if (a.priceMinor > price) return false;
-    let strictly = a.priceMinor < price;
-    for (let t = 0; t < a.rows.length; t++) {
-      const x = a.rows[t] ?? 0;
-      const y = b.rows[t] ?? 0;
+  const known = candidates.map((c) => {
+    const cost = costOf(c, scale);
+    return {
+      c,
+      cost,
+      least: lowest(c),
+      leastCost: costOf({ ...c, priceMinor: lowest(c) }, scale),
+      extra: surchargeOf(c, cost, scale),
+    };
+  });
+  type Known = (typeof known)[number];
+  const beats = (a: Known, b: Known): boolean => {
+    if (a.c.priceMinor > b.least || a.cost > b.leastCost) return false;
+    if (kindOfWork(a.c) !== kindOfWork(b.c) && a.extra > 0) return false;
+    let strictly = a.c.priceMinor < b.least || a.cost < b.leastCost;
+    for (let t = 0; t < a.c.counted.length; t++) {
+      const x = a.c.counted[t] ?? 0;
+      const y = b.c.counted[t] ?? 0;
       if (x < y) return false;
       if (x > y) strictly = true;
     }
-    return strictly || a.id < b.id;
+    return strictly || a.c.id < b.c.id;
   };
-  return candidates.filter((b) => !candidates.some((a) => a !== b && beats(a, b)));
+  return known.filter((b) => !known.some((a) => a !== b && beats(a, b))).map(({ c }) => c);
 }

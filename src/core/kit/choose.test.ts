@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { bestOrder, byMoney, byMonth, monthOf } from './order';
-import { KitValue, usefulness } from './value';
+import { KitValue, usefulness, type Demand } from './value';
 
 const row = (n: number) => fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: n, maxLength: n });
 const T = 6;
@@ -11,28 +11,59 @@ const problem = fc.record({
   weights: row(T),
   shared: row(T).map((c) => c.map((x) => x / 2)),
 });
-const demandOf = (p: { weights: number[]; shared: number[] }) => ({
+const demandOf = (p: { weights: number[]; shared: number[] }): Demand => ({
+  columns: T,
+  states: p.weights.map((w, task) => {
+    const c = p.shared[task] ?? 0;
+    const roles = [
+      { column: task, weight: w * (1 - c) },
+      { column: task, weight: w * c },
+    ];
+    return { task, same: true, rescue: false, roles };
+  }),
   weights: Float64Array.from(p.weights),
-  shared: Float64Array.from(p.shared),
-  total: p.weights.reduce((a, b) => a + b, 0),
+  total: 1,
 });
 
-test('the value of a kit is Σ w·[(1 − c)·f1 + c·f2] / Σ w, and gain is the difference one row makes', () => {
+test('the value of a kit is Σ w·[(1 − c)·f1 + c·f2], and gain is the difference one row makes', () => {
   fc.assert(
     fc.property(problem, (p) => {
       const kit = new KitValue(demandOf(p));
       for (const r of p.rows) kit.add(Float64Array.from(r));
-      const total = p.weights.reduce((a, b) => a + b, 0);
       const byHand = p.weights.reduce((sum, w, t) => {
         const [f1 = 0, f2 = 0] = p.rows.map((r) => r[t] ?? 0).sort((a, b) => b - a);
         const c = p.shared[t] ?? 0;
         return sum + w * ((1 - c) * f1 + c * f2);
       }, 0);
       const value = kit.value();
-      expect(value).toBeCloseTo(total > 0 ? byHand / total : 0, 9);
+      expect(value).toBeCloseTo(byHand, 9);
       const gain = kit.gain(Float64Array.from(p.extra));
       expect(gain).toBeGreaterThanOrEqual(0);
       expect(kit.add(Float64Array.from(p.extra)).value()).toBeCloseTo(value + gain, 9);
+    }),
+  );
+});
+
+test('two people of different hands at once get the best two knives, one each', () => {
+  fc.assert(
+    fc.property(fc.array(row(2), { minLength: 1, maxLength: 6 }), (rows) => {
+      const roles = [0, 1].map((column) => ({ column, weight: 0.5 }));
+      const states = [{ task: 0, same: false, rescue: false, roles }];
+      const kit = new KitValue({ columns: 2, states, weights: Float64Array.from([1]), total: 1 });
+      rows.forEach((r, i) => {
+        const gain = kit.gain(Float64Array.from(r));
+        const before = kit.value();
+        expect(kit.add(Float64Array.from(r)).value()).toBeCloseTo(before + gain, 9);
+        let best = 0;
+        for (let a = 0; a <= i; a++)
+          for (let b = 0; b <= i; b++)
+            best = Math.max(
+              best,
+              0.5 * (rows[a]?.[0] ?? 0) + (a === b ? 0 : 0.5 * (rows[b]?.[1] ?? 0)),
+              0.5 * (rows[b]?.[1] ?? 0),
+            );
+        expect(kit.value()).toBeCloseTo(best, 9);
+      });
     }),
   );
 });
@@ -100,9 +131,10 @@ function permutations(items: number[]): number[][] {
   return items.flatMap((item) => permutations(items.filter((i) => i !== item)).map((rest) => [item, ...rest]));
 }
 
-test('a struggle is worth nothing, excellence all, and nothing between is a step', () => {
+test('a struggle is worth nothing, excellence all; rescue is worth more than polish, and nothing between is a step', () => {
+  expect([55, 70, 85].map(usefulness)).toEqual([0.5, 0.84, 0.97]);
   expect(usefulness(35)).toBe(0);
   expect(usefulness(92)).toBe(1);
   expect(usefulness(100)).toBe(1);
-  for (let s = 0; s < 100; s++) expect(usefulness(s + 1) - usefulness(s)).toBeLessThan(0.02);
+  for (let s = 0; s < 100; s++) expect(usefulness(s + 1) - usefulness(s)).toBeLessThan(0.026);
 });

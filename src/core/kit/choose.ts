@@ -1,6 +1,7 @@
 import type { Candidate } from './candidates';
-import type { Proof } from './exact';
+import { ExactSearch, type Proof } from './exact';
 import { KitValue, type Demand } from './value';
+import { costOf, costOfKit, pieceKind, surchargeOf, type MoneyScale } from './worth';
 
 /** A place in the kit with the candidates (by index) that may fill it. */
 export interface Place {
@@ -18,27 +19,14 @@ export interface Problem {
   places: readonly Place[];
   /** Minor units; Infinity for no ceiling. */
   budgetMinor: number;
-  /** What one more knife costs to keep, store and sharpen, minor units; only breaks ties between equal coverage. */
-  keepMinor: number;
+  scale: MoneyScale;
 }
 
 /** Candidate index per place, −1 for an empty place. */
 export type Choice = Int32Array;
 
-/** A step is a need while it adds at least this much coverage (handbook 5.2). */
-export const NEED_GAIN = 0.03;
-
-/** Coverages closer than this are equal. */
+/** Values closer than this are equal. */
 export const EPSILON = 1e-9;
-/** Coverage is promised in whole points: a kit is never made dearer for less than one. */
-const POINT = 0.01;
-/** The last of what money can reach is left in the purse: the kit may stop before the budget does. House judgement. */
-const LEFT_IN_THE_PURSE = 0.015;
-
-/** Coverage rounded down to the whole point a plan promises. */
-export function wholePoint(value: number): number {
-  return Math.floor(value / POINT + EPSILON) * POINT;
-}
 
 /** Whether a knife may be bought for a place: tools and sharpenings have places of their own. */
 export const takesKnives = ({ fits }: Place, candidates: readonly Candidate[]): boolean =>
@@ -62,27 +50,52 @@ export function affordable(problem: Problem): { problem: Problem; unmet: number 
   }
 }
 
-/** The coverage a plan aims at where so much can be reached: what is left in the purse goes off, and what is no whole point. */
-export const targetFrom = (reached: number): number => wholePoint(reached - LEFT_IN_THE_PURSE);
+/** What is chosen costs altogether, minor units. */
+export const priceOf = ({ candidates }: Pick<Problem, 'candidates'>, choice: Choice): number =>
+  choice.reduce((sum, index) => sum + (index >= 0 ? (candidates[index]?.priceMinor ?? 0) : 0), 0);
+
+/** Whether a choice keeps every rule: what stands in a place fits it, required places are filled, the money reaches. */
+export function isFeasible(problem: Problem, choice: Choice): boolean {
+  if (choice.length !== problem.places.length) return false;
+  const kept = problem.places.every(({ fits, required }, p) => {
+    const index = choice[p] ?? -1;
+    return index < 0 ? !required : fits.includes(index);
+  });
+  return kept && priceOf(problem, choice) <= problem.budgetMinor;
+}
+
+/** Throws where a search is about to hand out what breaks a rule: such a kit is never shown. */
+export function asserted<T extends { choice: Choice }>(problem: Problem, found: T): T {
+  if (!isFeasible(problem, found.choice)) throw new Error('the search found a kit that breaks its own limits');
+  return found;
+}
 
 export class Chooser {
   private readonly kit: KitValue;
+  private readonly costs: Float64Array;
+  private readonly surcharges: Float64Array;
+  private readonly kinds: (string | null)[];
 
   constructor(private readonly problem: Problem) {
     this.kit = new KitValue(problem.demand);
+    this.costs = Float64Array.from(problem.candidates, (c) => costOf(c, problem.scale));
+    this.kinds = problem.candidates.map(pieceKind);
+    this.surcharges = Float64Array.from(problem.candidates, (c, i) =>
+      surchargeOf(c, this.costs[i] ?? 0, problem.scale),
+    );
   }
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
-  load(choice: Choice, without = -1, alsoWithout = -1): KitValue {
+  load(choice: Choice, without = -1): KitValue {
     const { owned, given, candidates } = this.problem;
     const kit = this.kit.clear();
     const replaced = new Set<number>();
     for (let p = 0; p < choice.length; p++) {
-      if (p === without || p === alsoWithout) continue;
+      if (p === without) continue;
       const index = choice[p] ?? -1;
       const candidate = index >= 0 ? candidates[index] : undefined;
       if (candidate) {
-        kit.add(candidate.rows);
+        kit.add(candidate.counted);
         if (candidate.owned !== null) replaced.add(candidate.owned);
       }
     }
@@ -93,22 +106,27 @@ export class Chooser {
     return kit;
   }
 
+  /** What a choice covers, with rescued work as the choice weighs it. */
   value(choice: Choice): number {
     return this.load(choice).value();
   }
 
+  /** What a choice is paid, coverage. */
+  cost(choice: Choice): number {
+    return costOfKit(choice, this.costs, this.kinds, this.surcharges);
+  }
+
+  /** Worth of a choice: what it covers less what it is paid. */
+  worth(choice: Choice): number {
+    return this.value(choice) - this.cost(choice);
+  }
+
   price(choice: Choice): number {
-    return choice.reduce((sum, index) => sum + (index >= 0 ? (this.problem.candidates[index]?.priceMinor ?? 0) : 0), 0);
+    return priceOf(this.problem, choice);
   }
 
-  /** Price plus what keeping the knives costs: the tie-break between kits of equal coverage. */
-  outlay(choice: Choice): number {
-    return choice.reduce((sum, index) => sum + this.outlayOf(index), 0);
-  }
-
-  private outlayOf(index: number): number {
-    const c = index >= 0 ? this.problem.candidates[index] : undefined;
-    return c ? c.priceMinor + (c.action === 'buy' ? this.problem.keepMinor : 0) : 0;
+  empty(): Choice {
+    return new Int32Array(this.problem.places.length).fill(-1);
   }
 
   /** Money that must be kept back for required places still empty. */
@@ -120,238 +138,198 @@ export class Chooser {
     return sum;
   }
 
-  /** Fills empty places one by one, required first, by gain or by gain for money. */
+  /** What a candidate would cost beside a choice, coverage: a little more where its type is there already. */
+  private costBeside(choice: Choice, index: number, except = -1): number {
+    const base = this.costs[index] ?? 0;
+    const extra = this.surcharges[index] ?? 0;
+    const kind = this.kinds[index];
+    if (extra <= 0 || !kind) return base;
+    let most = 0;
+    for (let p = 0; p < choice.length; p++) {
+      const other = p === except ? -1 : (choice[p] ?? -1);
+      if (other >= 0 && this.kinds[other] === kind) most = Math.max(most, this.surcharges[other] ?? 0);
+    }
+    return base + Math.min(extra, most);
+  }
+
+  /** The best filling of one place beside the rest, by worth or by worth for money. */
+  private bestFor(
+    choice: Choice,
+    place: number,
+    kit: KitValue,
+    room: number,
+    byMoney: boolean,
+  ): { index: number; worth: number; net: number } {
+    const { candidates, places } = this.problem;
+    let best = { index: -1, worth: -Infinity, net: -Infinity };
+    for (const index of places[place]?.fits ?? []) {
+      const c = candidates[index];
+      if (!c || c.priceMinor > room) continue;
+      const gain = c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
+      const net = gain - this.costBeside(choice, index, place);
+      const worth = byMoney ? net / (c.priceMinor + this.problem.scale.keepMinor) : net;
+      if (worth > best.worth) best = { index, worth, net };
+    }
+    return best;
+  }
+
+  /** What putting an owned knife right adds; the kit is loaded again as it was. */
+  private careGain(choice: Choice, place: number, index: number, kit: KitValue): number {
+    const before = kit.value();
+    const tried = Int32Array.from(choice);
+    tried[place] = index;
+    const after = this.value(tried);
+    this.load(choice, place);
+    return after - before;
+  }
+
+  /** Fills empty places one by one, required first, while that is worth its price. */
   fill(choice: Choice, byMoney: boolean): Choice {
-    const { candidates, budgetMinor } = this.problem;
+    const { places, budgetMinor } = this.problem;
     for (;;) {
-      const mustFill = this.problem.places.some((place, p) => place.required && (choice[p] ?? -1) < 0);
+      const mustFill = places.some((place, p) => place.required && (choice[p] ?? -1) < 0);
       const kit = this.load(choice);
       const spent = this.price(choice);
-      let best = { place: -1, index: -1, worth: 0 };
+      let best = { place: -1, index: -1, worth: -Infinity, net: 0 };
       const seen = new Set<readonly number[]>();
-      this.problem.places.forEach((place, p) => {
+      places.forEach((place, p) => {
         if ((choice[p] ?? -1) >= 0 || (mustFill && !place.required) || seen.has(place.fits)) return;
         seen.add(place.fits);
-        const room = budgetMinor - spent - this.reserved(choice, p);
-        for (const index of place.fits) {
-          const c = candidates[index];
-          if (!c || c.priceMinor > room) continue;
-          const gain = c.owned === null ? kit.gain(c.rows) : this.careGain(choice, p, index);
-          if (gain <= EPSILON && !mustFill) continue;
-          // with no ceiling and byMoney a free step would be worth infinitely much; a coin keeps the ratio finite
-          const worth = (gain + EPSILON) / (byMoney ? c.priceMinor + 100 : 1);
-          if (worth > best.worth) best = { place: p, index, worth };
-        }
+        const found = this.bestFor(choice, p, kit, budgetMinor - spent - this.reserved(choice, p), byMoney);
+        if (found.index >= 0 && (mustFill || found.net > EPSILON) && found.worth > best.worth)
+          best = { place: p, ...found };
       });
       if (best.place < 0) return choice;
       choice[best.place] = best.index;
     }
   }
 
-  private careGain(choice: Choice, place: number, index: number): number {
-    const before = this.load(choice).value();
-    const tried = Int32Array.from(choice);
-    tried[place] = index;
-    const after = this.value(tried);
-    this.load(choice);
-    return after - before;
-  }
-
-  /** Exchanges one place at a time while coverage rises. */
+  /** Exchanges, empties or fills one place at a time while worth rises. */
   exchange(choice: Choice): Choice {
-    const { candidates, budgetMinor } = this.problem;
+    const { candidates, budgetMinor, places } = this.problem;
     for (let moved = true; moved;) {
       moved = false;
       for (let p = 0; p < choice.length; p++) {
-        const place = this.problem.places[p];
+        const place = places[p];
         const now = choice[p] ?? -1;
-        if (!place || (now >= 0 && candidates[now]?.owned !== null)) continue;
-        const room = budgetMinor - this.price(choice) + (now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0);
-        const reserved = this.reserved(choice, p);
+        if (!place) continue;
+        const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
+        const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
         const kit = this.load(choice, p);
-        let best = { index: now, gain: now >= 0 ? kit.gain(candidates[now]?.rows ?? new Float64Array()) : 0 };
-        for (const index of place.fits) {
-          const c = candidates[index];
-          if (!c || c.owned !== null || c.priceMinor > room - reserved) continue;
-          const gain = kit.gain(c.rows);
-          if (gain > best.gain + EPSILON) best = { index, gain };
-        }
-        if (best.index !== now) {
-          choice[p] = best.index;
-          moved = true;
-        }
+        const gainOf = (index: number) =>
+          candidates[index]?.owned === null
+            ? kit.gain(candidates[index].counted)
+            : this.careGain(choice, p, index, kit);
+        const nowNet = now < 0 ? 0 : gainOf(now) - this.costBeside(choice, now, p);
+        const best = this.bestFor(choice, p, kit, room, false);
+        const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
+        const better =
+          best.index >= 0 &&
+          best.index !== now &&
+          best.net > Math.max(nowNet, place.required ? -Infinity : 0) + EPSILON;
+        if (better) choice[p] = best.index;
+        else if (emptied) choice[p] = -1;
+        moved ||= better || emptied;
       }
     }
     return choice;
   }
 
-  /** Whether a place offers a choice at all; a tool's or a sharpening's does not. */
-  private isOpen(place: number): boolean {
-    return (this.problem.places[place]?.fits.length ?? 0) > 1;
+  /** Starting kits: empty, and the one given where the money reaches it. */
+  starts(seed?: readonly string[]): Choice[] {
+    if (!seed || seed.length === 0) return [this.empty()];
+    const known = new Map(this.problem.candidates.map((c, i) => [c.id, i]));
+    const seeded = this.placed(seed.flatMap((id) => known.get(id) ?? []));
+    const reaches = this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0;
+    return reaches ? [this.empty(), seeded] : [this.empty()];
   }
 
-  /** Clears two places at a time and fills them again, while coverage rises. */
-  exchangePairs(choice: Choice): Choice {
-    let best = choice;
-    let value = this.value(best);
-    for (let moved = true; moved;) {
-      moved = false;
-      for (let a = 0; a < best.length && !moved; a++)
-        for (let b = a + 1; b < best.length && !moved; b++) {
-          if ((best[a] ?? -1) < 0 && (best[b] ?? -1) < 0) continue;
-          if (!this.isOpen(a) || !this.isOpen(b)) continue;
-          for (const byMoney of [false, true]) {
-            const tried = Int32Array.from(best);
-            tried[a] = -1;
-            tried[b] = -1;
-            this.exchange(this.fill(tried, byMoney));
-            const reached = this.value(tried);
-            if (reached > value + EPSILON) {
-              best = tried;
-              value = reached;
-              moved = true;
-            }
-          }
-        }
-    }
-    return best;
-  }
-
-  /** Makes a kit as cheap as it can be without losing the whole point of coverage it reaches. */
-  trim(choice: Choice, target: number): Choice {
-    const { candidates } = this.problem;
-    for (;;) {
-      let best = { place: -1, index: -1, saving: EPSILON };
-      for (let p = 0; p < choice.length; p++) {
-        const place = this.problem.places[p];
-        const now = choice[p] ?? -1;
-        if (!place || now < 0) continue;
-        const outlay = this.outlayOf(now);
-        const kit = this.load(choice, p);
-        const base = kit.value();
-        if (!place.required && base >= target - EPSILON && outlay > best.saving)
-          best = { place: p, index: -1, saving: outlay };
-        if (candidates[now]?.owned !== null) continue;
-        for (const index of place.fits) {
-          const c = candidates[index];
-          const saving = outlay - this.outlayOf(index);
-          if (!c || c.owned !== null || saving <= best.saving) continue;
-          if (base + kit.gain(c.rows) >= target - EPSILON) best = { place: p, index, saving };
-        }
-      }
-      if (best.place < 0) return choice;
-      choice[best.place] = best.index;
-    }
-  }
-
-  /**
-   * Adds putting right an owned knife that would be a need today, when the money left allows: whoever owns a decent dull knife
-   * sharpens it first, whatever is bought later.
-   */
-  withWorthwhileCare(choice: Choice): Choice {
-    const { candidates, budgetMinor } = this.problem;
-    for (const { place, index } of this.worthwhileCare()) {
-      const fits = this.price(choice) + (candidates[index]?.priceMinor ?? 0) <= budgetMinor;
-      if (fits && (choice[place] ?? -1) < 0) choice[place] = index;
+  /** Candidates in the first places they fit. */
+  private placed(kit: readonly number[]): Choice {
+    const choice = this.empty();
+    for (const candidate of kit) {
+      const place = this.problem.places.findIndex(({ fits }, p) => (choice[p] ?? -1) < 0 && fits.includes(candidate));
+      if (place >= 0) choice[place] = candidate;
     }
     return choice;
-  }
-
-  /** Care steps that would be needs if nothing were bought. */
-  worthwhileCare(): { place: number; index: number }[] {
-    return this.problem.places.flatMap((each, place) => {
-      const index = each.fits[0] ?? -1;
-      const care = this.problem.candidates[index];
-      if (!care || care.owned === null) return [];
-      return this.careGain(this.empty(), place, index) >= NEED_GAIN ? [{ place, index }] : [];
-    });
-  }
-
-  /** How many of the worthwhile care steps a kit leaves out. */
-  careLeftOut(choice: Choice): number {
-    return this.worthwhileCare().filter(({ place }) => (choice[place] ?? -1) < 0).length;
-  }
-
-  empty(): Choice {
-    return new Int32Array(this.problem.places.length).fill(-1);
-  }
-
-  /** Starting kits: empty, and one led by each of the strongest single knives. */
-  starts(count: number): Choice[] {
-    const kit = this.load(this.empty());
-    const leaders = this.problem.candidates
-      .map((c, index) => ({
-        index,
-        gain: c.action === 'buy' && c.priceMinor <= this.problem.budgetMinor ? kit.gain(c.rows) : 0,
-      }))
-      .filter(({ gain }) => gain > 0)
-      .sort((a, b) => b.gain - a.gain || a.index - b.index)
-      .slice(0, count);
-    const led = leaders.flatMap(({ index }) => {
-      const place = this.problem.places.findIndex((p) => p.fits.includes(index));
-      if (place < 0) return [];
-      const choice = this.empty();
-      choice[place] = index;
-      const leaves = this.problem.budgetMinor - this.price(choice) - this.reserved(choice, place);
-      return leaves >= 0 ? [choice] : [];
-    });
-    const caring = [this.empty(), ...led].map((start) => this.withWorthwhileCare(Int32Array.from(start)));
-    return this.worthwhileCare().length > 0 ? [this.empty(), ...led, ...caring] : [this.empty(), ...led];
   }
 }
 
-/** How hard to look. `quick` answers within a frame and serves the perturbed plans; `thorough` also exchanges pairs. */
+/**
+ * A kit with what money it leaves put to weekly work that stands in a struggle: as long as a place and the money are left for something that
+ * brings some of it out, the one that does so best for its price is taken (handbook 8.1: before any money stays unspent).
+ */
+export function withRescues(problem: Problem, choice: Choice): Choice {
+  const { demand, candidates, places, budgetMinor } = problem;
+  if (!Number.isFinite(budgetMinor)) return choice;
+  const rescues = { ...demand, states: demand.states.filter((state) => state.rescue) };
+  const chooser = new Chooser({ ...problem, demand: rescues });
+  const kit = Int32Array.from(choice);
+  const least = LEAST_RESCUE * (rescues.states[0]?.roles[0]?.weight ?? 0);
+  for (;;) {
+    const now = chooser.load(kit);
+    const left = budgetMinor - priceOf(problem, kit);
+    let best = { place: -1, index: -1, worth: 0 };
+    places.forEach((place, p) => {
+      if ((kit[p] ?? -1) >= 0) return;
+      for (const index of place.fits) {
+        const c = candidates[index];
+        if (!c || c.owned !== null || c.priceMinor > left) continue;
+        const gain = now.gain(c.counted);
+        const worth = gain / (c.priceMinor + problem.scale.keepMinor);
+        if (gain > least && worth > best.worth) best = { place: p, index, worth };
+      }
+    });
+    if (best.place < 0) return kit;
+    kit[best.place] = best.index;
+  }
+}
+
+/** Share of one task's rescue below which nothing is bought for it. */
+const LEAST_RESCUE = 0.5;
+
+/** How hard to look: nodes of the exact search behind a first filling. */
 export interface Effort {
-  starts: number;
-  pairs: number;
+  nodes: number;
 }
-export const QUICK: Effort = { starts: 3, pairs: 0 };
-export const THOROUGH: Effort = { starts: 10, pairs: 1 };
+/** For plans made again by the hundred. */
+export const ROUGH: Effort = { nodes: 0 };
+/** Answers within a frame. */
+export const QUICK: Effort = { nodes: 100 };
+export const THOROUGH: Effort = { nodes: 1000 };
 
 export interface Chosen {
   choice: Choice;
-  value: number;
-  /** The whole point of coverage the kit promises: never above `value`, and never lowered by more money, places or owned knives. */
-  promised: number;
+  /** Worth of the choice, coverage less what is paid. */
+  worth: number;
   /** Required places the budget could not fill. */
   unmet: number;
 }
 
-/** The first of each of several equal choices. */
-const distinct = (choices: readonly Choice[]): Choice[] => [...new Map(choices.map((c) => [c.join(), c])).values()];
+/** The better of filling by gain and by gain for money, exchanged until nothing improves, from nothing and from a kindred kit. */
+function filled(problem: Problem, seed?: readonly string[]): Choice {
+  const chooser = new Chooser(problem);
+  return chooser
+    .starts(seed)
+    .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
+    .map((choice) => ({ choice, worth: chooser.worth(choice) }))
+    .reduce((best, each) => (each.worth > best.worth ? each : best)).choice;
+}
 
 /**
- * The kit to aim for: the best coverage within the budget, less {@link LEFT_IN_THE_PURSE}, rounded down to a whole point, is the
- * target; of the kits that reach it the one with the least outlay is taken. More money, places or owned knives never lower the target.
- * Greedy filling from several starts with exchange improvement, and the kit of an exact search where one has been made; deterministic. The
- * coverage aimed at is as certain as that search, and no lower than `atLeast` where that can be reached; that no cheaper kit reaches it is for `cheapestKit` to prove.
+ * The kit of greatest worth as far as a filling and the first nodes of an exact search find it, or the kit of a search that has been made.
+ * `seed`: candidates, by id, of a kindred kit to start from as well. Deterministic.
  */
-export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, atLeast = 0): Chosen {
+export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed?: readonly string[]): Chosen {
   const { problem, unmet } = affordable(whole);
-  const chooser = new Chooser(problem);
-  const filled = chooser
-    .starts(effort.starts)
-    .flatMap((start) => [false, true].map((byMoney) => chooser.fill(Int32Array.from(start), byMoney)));
-  let found = distinct(distinct(filled).map((choice) => chooser.exchange(choice)))
-    .map((choice) => ({ choice, value: chooser.value(choice) }))
-    .sort((a, b) => b.value - a.value);
-  found = found.map((kit, i) => {
-    if (i >= effort.pairs) return kit;
-    const choice = chooser.exchangePairs(kit.choice);
-    return { choice, value: chooser.value(choice) };
-  });
-  if (proof) found.push({ choice: proof.choice, value: proof.value });
-  const reached = Math.max(...found.map((kit) => kit.value));
-  // never below what is covered already, so that spending is not undone to less than nothing
-  const target = Math.max(targetFrom(reached), Math.min(reached, atLeast), chooser.value(chooser.empty()));
-  const trimmed = found
-    .filter((kit) => kit.value >= target - EPSILON)
-    .map(({ choice }) => {
-      const cheap = chooser.trim(choice, target);
-      const value = chooser.value(cheap);
-      return { choice: cheap, value, outlay: chooser.outlay(cheap), leftOut: chooser.careLeftOut(cheap) };
-    })
-    .sort((a, b) => a.leftOut - b.leftOut || a.outlay - b.outlay || b.value - a.value);
-  const best = chooser.withWorthwhileCare(trimmed[0]?.choice ?? chooser.empty());
-  return { choice: best, value: chooser.value(best), promised: wholePoint(target), unmet };
+  const told = (found: Choice): Chosen => {
+    const choice = withRescues(problem, found);
+    return asserted(problem, { choice, worth: new Chooser(problem).worth(choice), unmet });
+  };
+  if (proof) return told(proof.choice);
+  const first = filled(problem, seed);
+  if (effort.nodes === 0) return told(first);
+  const search = new ExactSearch(problem, first);
+  search.step(effort.nodes);
+  return told(search.proof().choice);
 }

@@ -2,8 +2,7 @@ import type { BladeModel } from '../blade/schema';
 import { explain } from '../fit/score';
 import { fromMinor } from '../money/currency';
 import { careSteps, toolScores, type OwnedKnife } from './candidates';
-import { Chooser, wholePoint } from './choose';
-import type { Workbench } from './workbench';
+import { coverageOfKit, type Workbench } from './workbench';
 
 /** What to do with an owned knife. */
 export type DrawerVerdict = 'keep' | 'sharpen' | 'repair' | 'give-away' | 'retire';
@@ -35,6 +34,12 @@ const DANGER = {
   dull: 'A dull knife slips: it is pushed harder and goes where it likes.',
   chipped: 'Chips catch, and bits of steel can break off into food.',
   'worn-out': 'So little blade is left that it bends, or the edge is gone past sharpening.',
+} as const;
+
+/** What is kept beside the working knives. */
+const APART = {
+  keepsake: 'A keepsake: kept for its own sake, outside the count.',
+  lend: 'Kept to lend and for rough work, so that the others need not be.',
 } as const;
 
 /** Work that can hurt a blade: what is said about it is worth a caution. */
@@ -78,28 +83,24 @@ export function readDrawer(bench: Workbench): Drawer {
     owned.map((o) => o.scores),
     bench,
   );
-  const care = careSteps(kitchen, owned, bench.tasks, bench.cooks);
+  const care = careSteps(bench, owned);
   const restored = owned.map((knife, i) => care.find((c) => c.owned === i)?.scores ?? knife.scores);
   const once = goesTo(restored, bench);
-  const chooser = new Chooser({
-    ...bench.problem,
-    candidates: care,
-    places: care.map((_, i) => ({ fits: [i], required: false })),
-  });
-  const now = chooser.value(chooser.empty());
+  const now = coverageOfKit(bench.problem, []);
 
   const knives = owned.map((knife, i): DrawerKnife => {
     const doesBest = bench.loads
       .flatMap((load, t) => (today[t] === i ? [{ load, score: knife.scores[t] ?? 0 }] : []))
       .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek);
     const step = care.findIndex((c) => c.owned === i);
-    const choice = chooser.empty();
-    if (step >= 0) choice[step] = step;
-    const coverage = step >= 0 ? chooser.value(choice) - now : 0;
+    const putRight = care[step];
+    const coverage = putRight ? coverageOfKit(bench.problem, [putRight]) - now : 0;
     const { condition, use } = knife.owned;
     const idle = !once.includes(i);
-    const verdict: DrawerVerdict =
-      condition === 'worn-out'
+    const apart = knife.owned.keep !== 'use';
+    const verdict: DrawerVerdict = apart
+      ? 'keep'
+      : condition === 'worn-out'
         ? 'retire'
         : idle
           ? use === 'never' || use === 'rarely' || condition === 'chipped'
@@ -115,7 +116,9 @@ export function readDrawer(bench: Workbench): Drawer {
       name: knife.type.name,
       blade: knife.blade.blade,
       verdict,
-      why: sentence(verdict, idle, knife, doesBest.length),
+      why: apart
+        ? APART[knife.owned.keep === 'lend' ? 'lend' : 'keepsake']
+        : sentence(verdict, idle, knife, doesBest.length),
       doesBest: doesBest.map(({ load, score }) => ({
         task: load.task.id,
         minutesPerWeek: load.minutesPerWeek,
@@ -129,7 +132,7 @@ export function readDrawer(bench: Workbench): Drawer {
       dangers: dangersOf(bench, knife),
     };
   });
-  return { coverage: wholePoint(now), knives };
+  return { coverage: now, knives };
 }
 
 function sentence(verdict: DrawerVerdict, idle: boolean, knife: OwnedKnife, tasks: number): string {

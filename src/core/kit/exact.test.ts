@@ -6,12 +6,12 @@ import { readKitchenFile } from '../formats/kitchenFile';
 import { asProgram, bestByProgram } from '../testing/mip';
 import { benchOf, fileOf } from '../testing/trade';
 import type { Candidate } from './candidates';
-import { cheapestKit } from './cheapest';
-import { affordable, Chooser, chooseKit, QUICK, type Problem } from './choose';
+import { affordable, Chooser, chooseKit, isFeasible, QUICK, ROUGH, type Problem } from './choose';
 import { ExactSearch } from './exact';
 import { offersFor } from './offers';
 import { seeded } from './random';
 import { bestOfEverySize, proveBest } from './prove';
+import type { State } from './value';
 import { knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
 import { layOut } from './workbench';
 
@@ -24,9 +24,48 @@ function oneOf<T>(random: Random, from: readonly T[]): T {
   return one;
 }
 
-function candidate(id: string, rows: Float64Array, priceMinor: number, owned: number | null = null): Candidate {
+const types = [...reference.types.values()];
+
+function candidate(
+  id: string,
+  rows: Float64Array,
+  priceMinor: number,
+  owned: number | null = null,
+  type: Candidate['type'] = null,
+): Candidate {
   const action = owned === null ? ('buy' as const) : ('sharpen' as const);
-  return { id, action, type: null, blade: null, tool: null, owned, priceMinor, scores: rows, rows };
+  return {
+    id,
+    action,
+    type,
+    blade: null,
+    tool: null,
+    owned,
+    priceMinor,
+    scores: rows,
+    rows,
+    counted: rows,
+    edge: null,
+  };
+}
+
+/** Moments at a task: one or several alike, whose knives count less one after another, or two people of different hands. */
+function anyStates(random: Random, T: number, weight: (t: number) => number): State[] {
+  return Array.from({ length: T }, (_, t): State[] => {
+    const w = weight(t);
+    if (w <= 0) return [];
+    const rescue: State[] =
+      random() < 0.3 ? [{ task: t, same: true, rescue: true, roles: [{ column: t, weight: 0.1 }] }] : [];
+    if (random() < 0.3 && T > 2) {
+      const roles = [t, (t + 1) % T].map((column) => ({ column, weight: w / 2 }));
+      return [{ task: t, same: false, rescue: false, roles }, ...rescue];
+    }
+    const count = 1 + below(random, 4);
+    const falling = Array.from({ length: count }, (_, k) => w / (k + 1));
+    const sum = falling.reduce((a, b) => a + b, 0);
+    const roles = falling.map((each) => ({ column: t, weight: (each * w) / sum }));
+    return [{ task: t, same: true, rescue: false, roles }, ...rescue];
+  }).flat();
 }
 
 /** A problem of no kitchen in particular. `alike` makes families of near-equal knives, where bounds have the least to go by. */
@@ -41,7 +80,15 @@ function anyProblem(seed: number, alike: boolean): Problem {
         : Math.max(0, random() * 1.5 - 0.5),
     );
   const n = 3 + below(random, alike ? 10 : 8);
-  const knives = Array.from({ length: n }, (_, i) => candidate(`k${i}`, row(i), 100 + below(random, 900)));
+  const knives = Array.from({ length: n }, (_, i) =>
+    candidate(
+      `k${i}`,
+      row(i),
+      100 + below(random, 900),
+      null,
+      random() < 0.7 ? oneOf(random, types.slice(0, 12)) : null,
+    ),
+  );
   const owned = Array.from({ length: below(random, 3) }, (_, i): Float64Array => row(i).map((f) => f * 0.6));
   const care = owned.flatMap((dull, i) =>
     random() < 0.7
@@ -62,29 +109,24 @@ function anyProblem(seed: number, alike: boolean): Problem {
   const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
   return {
     demand: {
-      weights: Float64Array.from({ length: T }, () => (random() < 0.1 ? 0 : 0.05 + random())),
-      shared: Float64Array.from({ length: T }, () => (random() < 0.4 ? 0.01 : random() / 2)),
-      total: 0,
+      columns: T,
+      states: anyStates(random, T, () => (random() < 0.1 ? 0 : (0.05 + random()) / T)),
+      weights: new Float64Array(T),
+      total: 1,
     },
     owned: owned.map((rows) => ({ rows })),
     given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
     candidates,
     places: [...required, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
     budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
-    keepMinor: 0,
+    scale: {
+      pointMinor: 20 + below(random, 200),
+      keepMinor: below(random, 2) * 60,
+      inNumbers: random() < 0.2,
+      alone: random() < 0.5,
+    },
   };
 }
-
-const weighed = (problem: Problem): Problem => ({
-  ...problem,
-  demand: {
-    ...problem.demand,
-    total: Math.max(
-      1e-9,
-      problem.demand.weights.reduce((a, b) => a + b, 0),
-    ),
-  },
-});
 
 function solved(problem: Problem) {
   const search = new ExactSearch(problem, startingKit(problem, []));
@@ -95,12 +137,9 @@ function solved(problem: Problem) {
 /** The kit keeps the budget and the places, and is worth what is said. */
 function holds(problem: Problem, proof: ReturnType<typeof solved>) {
   const chooser = new Chooser(problem);
-  expect(chooser.value(proof.choice)).toBeCloseTo(proof.value, 9);
-  expect(chooser.price(proof.choice)).toBeLessThanOrEqual(problem.budgetMinor);
-  proof.choice.forEach((candidate, p) => {
-    if (candidate >= 0) expect(problem.places[p]?.fits).toContain(candidate);
-    else expect(problem.places[p]?.required).toBe(false);
-  });
+  expect(chooser.worth(proof.choice)).toBeCloseTo(proof.value, 9);
+  expect(isFeasible(problem, proof.choice)).toBe(true);
+  expect(proof.value).toBeLessThanOrEqual(proof.bound + AGREES);
 }
 
 describe('the best kit by bound and branch is the best kit by a general solver', () => {
@@ -111,12 +150,12 @@ describe('the best kit by bound and branch is the best kit by a general solver',
     test(`${count} ${name}`, () => {
       let nodes = 0;
       for (let seed = from; seed < from + count; seed++) {
-        const problem = weighed(anyProblem(seed, alike));
+        const { problem } = affordable(anyProblem(seed, alike));
         const best = bestByProgram(asProgram(problem));
         const proof = solved(problem);
         nodes += proof.nodes;
         expect(proof.proven, `seed ${seed}`).toBe(true);
-        expect(Math.abs(proof.value - (best ?? NaN)), `seed ${seed}`).toBeLessThan(AGREES);
+        expect(proof.value - (best ?? NaN), `seed ${seed}`).toBeCloseTo(0, 6);
         holds(problem, proof);
       }
       console.log(`${count} ${name}: all agree, ${nodes} nodes`);
@@ -160,27 +199,27 @@ describe('the best kit by bound and branch is the best kit by a general solver',
   });
 });
 
-test('no kit that reaches what is promised costs less than the cheapest found, by the general solver', () => {
-  let cheaper = 0;
+test('a quick answer keeps every rule and is never worth more than what is proven', () => {
   for (let seed = 9000; seed < 9120; seed++) {
-    const problem = { ...weighed(anyProblem(seed, seed % 2 === 0)), keepMinor: 120 };
-    const { choice: from, promised } = chooseKit(problem, QUICK);
-    const { choice, proven } = toTheEnd(cheapestKit(problem, promised, from));
-    const chooser = new Chooser(problem);
-    expect(proven, `seed ${seed}`).toBe(true);
-    expect(chooser.value(choice)).toBeGreaterThanOrEqual(promised - 1e-9);
-    expect(chooser.price(choice)).toBeLessThanOrEqual(problem.budgetMinor);
-    // what it is worth while to put right stays
-    const cared = chooser.worthwhileCare().filter(({ place }) => (from[place] ?? -1) >= 0);
-    const places = problem.places.map((p, i) =>
-      cared.some(({ place }) => place === i) ? { ...p, required: true } : p,
-    );
-    const least = bestByProgram(asProgram({ ...problem, places }, [], promised - 1e-9));
-    expect(chooser.outlay(choice), `seed ${seed}`).toBeCloseTo(least ?? NaN, 3);
-    if (chooser.outlay(choice) < chooser.outlay(from)) cheaper++;
+    const { problem } = affordable(anyProblem(seed, seed % 2 === 0));
+    const { value } = solved(problem);
+    for (const effort of [ROUGH, QUICK]) {
+      const { choice, worth } = chooseKit(problem, effort);
+      expect(isFeasible(problem, choice)).toBe(true);
+      expect(worth, `seed ${seed}`).toBeLessThanOrEqual(value + AGREES);
+    }
   }
-  console.log(`120 kits are the cheapest that keep their promise; ${cheaper} were not before`);
-  expect(cheaper).toBeGreaterThan(0);
+});
+
+test('what breaks a rule is told', () => {
+  const { problem } = affordable(anyProblem(3, false));
+  const empty = new Chooser(problem).empty();
+  expect(isFeasible({ ...problem, places: [{ fits: [0], required: true }] }, Int32Array.from([-1]))).toBe(false);
+  expect(isFeasible({ ...problem, places: [{ fits: [0], required: false }] }, Int32Array.from([1]))).toBe(false);
+  expect(
+    isFeasible({ ...problem, places: [{ fits: [0], required: true }], budgetMinor: 1 }, Int32Array.from([0])),
+  ).toBe(false);
+  expect(isFeasible(problem, empty.slice(1))).toBe(false);
 });
 
 test('offers are in the proof: the best kit with sets and volume prices is the general solver’s', () => {
@@ -225,8 +264,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
   expect(helped).toBeGreaterThan(5);
 }, 60_000);
 
-test('every size is proven, and neither more knives nor more money ever makes it worse', () => {
-  const before: number[] = [];
+test('every size is proven, and more knives never make it worse', () => {
   for (const total of [60, 150, 400]) {
     const bench = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
     const told = [...bestOfEverySize(bench)];
@@ -237,8 +275,6 @@ test('every size is proven, and neither more knives nor more money ever makes it
       expect(s.proven).toBe(true);
       expect(s.priceMinor).toBeLessThanOrEqual(bench.problem.budgetMinor);
       expect(s.value).toBeGreaterThanOrEqual((sizes[i - 1]?.value ?? 0) - AGREES);
-      expect(s.value).toBeGreaterThanOrEqual((before[i] ?? 0) - AGREES);
-      before[i] = s.value;
     });
   }
 });

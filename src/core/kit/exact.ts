@@ -15,6 +15,8 @@ const AGAIN = [
 const WORTH_IT = 0.75;
 /** A search begun from a kindred one's multipliers begins afresh as well while its bound is this far off. */
 const FAR = 1e-3;
+/** How far below its bound a search without any kit yet aims. */
+const BLIND = 0.1;
 /** Polyak step factor at the start, how it shrinks, and after how many steps without a better bound. */
 const STEP = {
   start: 1.8,
@@ -35,9 +37,9 @@ interface Node extends Decided {
 /** Where a search stands. */
 export interface Proof {
   choice: Choice;
-  /** Coverage of the best kit found, 0–1. */
+  /** Worth of the best kit found: what it covers, with rescued work as the choice weighs it, less what it is paid. */
   value: number;
-  /** No kit that keeps the rules covers more than this. */
+  /** No kit that keeps the rules is worth more than this. */
   bound: number;
   /** `bound − value`; 0 once proven to {@link PRECISION}. */
   gap: number;
@@ -46,13 +48,13 @@ export interface Proof {
 }
 
 /**
- * Finds the kit with the highest value under the budget and the places of a problem, and proves it.
+ * Finds the kit of the greatest worth under the budget and the places of a problem, and proves it.
  *
- * Method: the value is that of a facility-location problem with a first and a second server a task. The rule that a task is served once
- * by a best and once by a second-best knife, and the budget, are relaxed with Lagrange multipliers; what remains falls apart into one
+ * Method: coverage is that of a facility-location problem with a server for every role of every state, and what is paid is a sum over knives but
+ * for second pieces of a type. The rule that a role is served once, and the budget, are relaxed with Lagrange multipliers; what remains falls apart into one
  * number a candidate, of which each class of places takes the largest. Subgradient steps (Polyak) lower that bound, candidates that
  * cannot reach the best kit found are dropped by their reduced value, and the rest is searched depth first with the bound renewed at every
- * node (Fisher 1981; Cornuéjols, Fisher and Nemhauser 1977). A second copy of a candidate can only be a second server. Deterministic.
+ * node (Fisher 1981; Cornuéjols, Fisher and Nemhauser 1977). Deterministic. docs/planner.md has the equations.
  *
  * Runs in slices so that a caller may stop at any time: `step` until it returns true, or read `proof()` as it stands.
  */
@@ -74,13 +76,13 @@ export class ExactSearch {
     problem: Problem,
     seed: Choice,
     hint?: Float64Array,
-    private readonly floor = 0,
+    private readonly floor = -Infinity,
     rootSteps: number = ROOT_STEPS,
   ) {
     const relaxed = new Relaxation(problem);
     this.relaxed = relaxed;
     const taken = relaxed.takenOf(seed);
-    this.best = { value: relaxed.valueOf(taken), taken };
+    this.best = relaxed.isComplete(taken) ? { value: relaxed.valueOf(taken), taken } : { value: -Infinity, taken: [] };
     const from = (multipliers: Float64Array, open: Node['open']): Node => {
       const root: Node = { taken: [], open, multipliers, bound: Infinity };
       this.lower(root, rootSteps);
@@ -129,7 +131,7 @@ export class ExactSearch {
 
   /** Whether a kit worth more than the floor has been found. */
   get found(): boolean {
-    return this.best.value > this.floor;
+    return this.best.value > this.floor && Number.isFinite(this.best.value);
   }
 
   /** Whether it is certain that nothing worth more than the floor is to be found. */
@@ -168,11 +170,12 @@ export class ExactSearch {
     const { relaxed } = this;
     const { scale, slope } = relaxed;
     const counted = relaxed.count(node.taken);
+    const there = relaxed.present(node.taken);
     let bound = Infinity;
     let factor: number = STEP.start;
     let idle = 0;
     for (let i = 0; i < steps; i++) {
-      const value = relaxed.evaluate(node, now, counted);
+      const value = relaxed.evaluate(node, now, counted, there);
       if (value < bound) {
         if (value < bound - STEP.notable) idle = 0;
         bound = value;
@@ -187,12 +190,13 @@ export class ExactSearch {
         idle = 0;
         if (factor < (patience > STEP.patience ? STEP.leastAgain : STEP.least)) break;
         now.set(best);
-        relaxed.evaluate(node, now, counted);
+        relaxed.evaluate(node, now, counted, there);
       }
       let norm = 0;
       for (let k = 0; k < now.length; k++) norm += (scale[k] ?? 0) * (slope[k] ?? 0) ** 2;
       if (norm < 1e-15) break;
-      const step = (factor * (Math.min(value, bound * 2) - this.aim + PRECISION)) / norm;
+      const goal = Number.isFinite(this.aim) ? this.aim : bound - BLIND;
+      const step = (factor * (value - goal + PRECISION)) / norm;
       for (let k = 0; k < now.length; k++)
         now[k] = Math.max(0, (now[k] ?? 0) - step * (scale[k] ?? 0) * (slope[k] ?? 0));
     }

@@ -1,4 +1,5 @@
-import { Chooser, chooseKit, QUICK, type Problem } from './choose';
+import { Chooser, chooseKit, ROUGH, type Problem } from './choose';
+import { coverageOfKit, kitOf } from './workbench';
 
 /** What some money buys: the coverage of the kit found for it. */
 export interface FrontierPoint {
@@ -16,18 +17,18 @@ const REACH = 1.6;
  * than a cheaper one. Found, not proven. Yields after every amount so that a caller may breathe.
  */
 export function* frontier(problem: Problem): Generator<FrontierPoint[], FrontierPoint[]> {
-  const most = chooseKit({ ...problem, budgetMinor: Infinity }, QUICK);
+  const most = chooseKit({ ...problem, budgetMinor: Infinity }, ROUGH);
   const chooser = new Chooser(problem);
   const dearest = chooser.price(most.choice);
   const ceiling = Number.isFinite(problem.budgetMinor)
     ? Math.min(Math.max(dearest, problem.budgetMinor), problem.budgetMinor * REACH)
     : dearest;
-  const points: FrontierPoint[] = [{ spentMinor: 0, coverage: chooser.value(chooser.empty()) }];
+  const points: FrontierPoint[] = [{ spentMinor: 0, coverage: coverageOfKit(problem, []) }];
   for (let i = 1; i <= AMOUNTS; i++) {
     // small amounts lie closer together: that is where the curve bends
     const budgetMinor = Math.round(ceiling * (i / AMOUNTS) ** 1.5);
-    const { choice, value } = chooseKit({ ...problem, budgetMinor }, QUICK);
-    points.push({ spentMinor: chooser.price(choice), coverage: value });
+    const { choice } = chooseKit({ ...problem, budgetMinor }, ROUGH);
+    points.push({ spentMinor: chooser.price(choice), coverage: coverageOfKit(problem, kitOf(problem, choice)) });
     yield rising(points);
   }
   return rising(points);

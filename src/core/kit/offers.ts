@@ -14,13 +14,19 @@ export type Offer = ({ kind: 'set' } & BoxForSale) | ({ kind: 'volume' } & Volum
 export function offersFor(bench: Workbench): Offer[] {
   // an offer would put a general knife where the kitchen wants a specialist
   if (bench.school !== 'free' || bench.kitchen.limits.second === 'specialist') return [];
-  const hasWork = new Set(bench.buyable.map((c) => c.id));
-  const idle = new Float64Array(bench.loads.length);
+  // what is paid over months is no one basket; a service is priced beside singles only
+  if (bench.kitchen.perMonthMinor !== null || bench.service) return [];
+  // a piece counts as it does singly: beside a sound owned knife of its kind no polish
+  const singly = new Map(bench.buyable.map((c) => [c.id, c]));
+  const idle = new Float64Array(bench.problem.demand.columns);
   return [
     ...boxesOf(bench).map((box) => ({
       ...box,
       kind: 'set' as const,
-      pieces: box.pieces.map((piece) => (hasWork.has(piece.id) ? piece : { ...piece, scores: idle, rows: idle })),
+      pieces: box.pieces.map(
+        (piece) =>
+          singly.get(piece.id) ?? { ...piece, scores: new Float64Array(bench.loads.length), rows: idle, counted: idle },
+      ),
     })),
     ...bench.reference.volumes.map((volume) => ({ kind: 'volume' as const, ...volume })),
   ];

@@ -1,98 +1,33 @@
 import type { Plan, PlanStep } from '../formats/planFile';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney, toMinor } from '../money/currency';
 import { costPerYearMinor } from '../money/costPerYear';
+import { edgeLife } from '../edge/keenness';
+import { fromMinor, showMoney, toMinor } from '../money/currency';
 import { stepKey } from './actions';
-import { bestScores, buyingOrder, coverageOf, type ValueOf } from './buyingOrder';
-import { SHARPENING_COST, type Candidate } from './candidates';
-import { Chooser, chooseKit, THOROUGH, wholePoint, type Choice, type Chosen, type Effort } from './choose';
+import { bestScores, buyingOrder, coverageOf } from './buyingOrder';
+import { SERVICE_VISITS, sharpeningMinor, type Candidate } from './candidates';
+import { chooseKit, ROUGH, THOROUGH, type Chosen, type Effort } from './choose';
+import { judgeBox } from './boxes';
+import { copiesWanted } from './copies';
 import type { Proof } from './exact';
+import { offersFor, taking } from './offers';
 import { monthOf } from './order';
+import { BLANK_STEP, bladeFigures, contextOf, lowerFirst, round, stepOf } from './planStep';
 import { saveUp } from './saveUp';
-import { lengthWanted, reasonsFor, STRUGGLE_BELOW, takenOver } from './story';
+import { lengthWanted, STRUGGLE_BELOW } from './story';
+import { minutesServedBy } from './strip';
 import { upkeepFor, type Upkeep } from './upkeep';
 import { warningsFor } from './warnings';
-import type { Workbench } from './workbench';
+import { pointPrice, pointsPaid } from './worth';
+import { coverageDecides, coverageOfKit, kitOf, type Workbench } from './workbench';
 
-/** Runners-up and unserved tasks shown. */
-const SHOWN = { runnersUp: 3, takesOver: 12, unserved: 8 } as const;
+/** Unserved tasks shown. */
+const UNSERVED_SHOWN = 8;
 
 export interface PlanOptions {
   effort?: Effort | undefined;
   /** The kit, when it has been chosen already. */
   chosen?: Chosen | undefined;
 }
-
-function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
-  if (step.action !== 'buy' || step.inSet) return [];
-  const { budgetMinor } = bench.problem;
-  // by place, not by identity: of a knife bought twice only one copy is given up
-  const place = steps.indexOf(step);
-  const spent = steps.reduce((sum, s, i) => sum + (i === place ? 0 : s.priceMinor), 0);
-  const chooser = new Chooser({ ...bench.problem, candidates: steps });
-  const choice = Int32Array.from(steps, (_, i) => (i === place ? -1 : i));
-  const kit = chooser.load(choice);
-  const now = kit.gain(step.rows);
-  return bench.buyable
-    .filter((c) => c.id !== step.id && spent + c.priceMinor <= budgetMinor)
-    .map((c) => ({ c, costs: now - kit.gain(c.rows) }))
-    .sort((a, b) => a.costs - b.costs || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))
-    .slice(0, SHOWN.runnersUp)
-    .map(({ c, costs }) => ({
-      model: c.id,
-      costsCoverage: round(costs, 4),
-      price: fromMinor(c.priceMinor, bench.kitchen.currency),
-    }));
-}
-
-const round = (value: number, digits: number) => Number(value.toFixed(digits)) + 0;
-
-function stepOf(
-  bench: Workbench,
-  valueOf: ValueOf,
-  step: Candidate,
-  before: readonly Candidate[],
-  all: readonly Candidate[],
-  need: boolean,
-): PlanStep {
-  const { kitchen } = bench;
-  const after = valueOf([...before, step]);
-  const was = bestScores(bench, before);
-  const blade = step.blade?.blade ?? null;
-  return {
-    order: before.length + 1,
-    action: step.action,
-    need: need ? 'need' : 'want',
-    type: step.type?.id ?? step.tool?.id ?? null,
-    model: step.action === 'buy' ? (blade?.id ?? null) : null,
-    maker: step.action === 'buy' ? (blade?.maker ?? null) : null,
-    name:
-      step.tool?.name ?? (step.action === 'buy' ? (blade?.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
-    lengthMm: blade?.lengthMm ?? null,
-    heelHeightMm: blade ? round(blade.heelHeightMm, 1) : null,
-    weightG: blade ? Math.round(blade.weightG) : null,
-    hrc: blade?.hrc ?? null,
-    steel: blade?.steel ?? null,
-    bevel: blade?.bevel ?? null,
-    handed: blade?.handed ?? null,
-    price: fromMinor(step.priceMinor, kitchen.currency),
-    month: 1,
-    coverageAfter: round(after, 3),
-    gain: round(after - valueOf(before), 3),
-    stays: null,
-    because: reasonsFor(bench, step, was),
-    takesOver: takenOver(bench, step, was)
-      .slice(0, SHOWN.takesOver)
-      .map(({ load, score }) => ({
-        task: load.task.id,
-        minutesPerWeek: round(load.minutesPerWeek, 1),
-        score: Math.round(score),
-      })),
-    runnersUp: runnersUp(bench, step, all),
-    ...(step.owned === null ? {} : { owned: step.owned }),
-  };
-}
-
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved'] {
   const best = bestScores(bench, steps);
@@ -101,7 +36,7 @@ function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved
     .map((load, t) => ({ load, t, score: best[t] ?? 0 }))
     .filter(({ load, score }) => load.weight > 0 && score < STRUGGLE_BELOW)
     .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
-    .slice(0, SHOWN.unserved)
+    .slice(0, UNSERVED_SHOWN)
     .map(({ load, t, score }) => {
       const cure = [...bench.problem.candidates, ...bench.buyable]
         .filter((c) => (c.scores[t] ?? 0) >= Math.max(STRUGGLE_BELOW, score + 10))
@@ -119,62 +54,45 @@ function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved
     });
 }
 
+/** What the whole drawer costs a year once the plan is carried out, minor units: an estimate. */
 function costPerYear(bench: Workbench, steps: readonly Candidate[]): number {
-  const { kitchen } = bench;
+  const { kitchen, owned } = bench;
+  const { sharpening } = kitchen.habits;
+  const served = minutesServedBy(bench, steps);
   const knives = [
-    ...bench.owned.map((o) => ({ blade: o.blade, scores: o.scores, priceMinor: 0 })),
-    ...steps.flatMap((s) =>
-      s.action === 'buy' && s.blade ? [{ blade: s.blade, scores: s.scores, priceMinor: s.priceMinor }] : [],
+    ...owned.map((o, i) => ({ blade: o.blade, priceMinor: 0, minutes: served.owned[i] ?? 0 })),
+    ...steps.flatMap((s, i) =>
+      s.action === 'buy' && s.blade
+        ? [{ blade: s.blade, priceMinor: s.priceMinor - (s.serviceMinor ?? 0), minutes: served.steps[i] ?? 0 }]
+        : [],
     ),
   ];
-  const minutes = knives.map(() => 0);
-  bench.loads.forEach((load, t) => {
-    let best = -1;
-    knives.forEach((knife, i) => {
-      if ((knife.scores[t] ?? 0) > (best < 0 ? 0 : (knives[best]?.scores[t] ?? 0))) best = i;
-    });
-    if (best >= 0) minutes[best] = (minutes[best] ?? 0) + load.minutesPerWeek;
-  });
-  const event = convertMinor(SHARPENING_COST[kitchen.habits.sharpening], CATALOGUE_CURRENCY, kitchen.currency);
-  return knives.reduce(
-    (sum, knife, i) => sum + costPerYearMinor(knife.blade, knife.priceMinor, minutes[i] ?? 0, kitchen, event),
-    0,
-  );
+  const event = sharpeningMinor(kitchen);
+  const services = steps.reduce((sum, s) => sum + (s.serviceMinor ?? 0), 0);
+  return knives.reduce((sum, { blade, priceMinor, minutes }) => {
+    const edge = edgeLife(blade.blade, blade.steel, bench.service ?? bench.care, minutes);
+    return sum + costPerYearMinor(blade.serrated, priceMinor, edge, sharpening, bench.service ? 0 : event);
+  }, services);
 }
 
 /** Owned knives that no task goes to once the plan is carried out, worn out or never used: to be retired. */
-function retirements(bench: Workbench, steps: readonly Candidate[]): PlanStep[] {
+function retirements(bench: Workbench, steps: readonly Candidate[], coverageAfter: number): PlanStep[] {
   const best = bestScores(bench, steps);
   return bench.owned.flatMap((knife, i) => {
-    const { condition, use } = knife.owned;
+    const { condition, use, keep } = knife.owned;
     const idle = bench.loads.every((_, t) => (knife.scores[t] ?? 0) < (best[t] ?? 0) || (knife.scores[t] ?? 0) < 35);
-    const kept = steps.some((s) => s.owned === i);
-    if (kept || !idle || !(condition === 'worn-out' || use === 'never')) return [];
-    const { blade } = knife.blade;
+    const kept = steps.some((s) => s.owned === i) || keep !== 'use';
+    if (kept || !idle || !(condition === 'worn-out' || use === 'never' || (condition === 'dull' && use === 'rarely')))
+      return [];
     return [
       {
+        ...BLANK_STEP,
         order: 0,
         action: 'retire' as const,
-        need: 'want' as const,
-        type: knife.type.id,
-        model: null,
-        maker: null,
+        ...bladeFigures(knife),
         name: `Your ${lowerFirst(knife.type.name)}`,
-        lengthMm: blade.lengthMm,
-        heelHeightMm: round(blade.heelHeightMm, 1),
-        weightG: Math.round(blade.weightG),
-        hrc: blade.hrc,
-        steel: blade.steel,
-        bevel: blade.bevel,
-        handed: blade.handed,
-        price: 0,
-        month: 1,
-        coverageAfter: 0,
-        gain: 0,
-        stays: null,
+        coverageAfter,
         because: ['No task in this kitchen goes to it: give it away, or keep it out of the drawer.'],
-        takesOver: [],
-        runnersUp: [],
         owned: i,
       },
     ];
@@ -182,31 +100,43 @@ function retirements(bench: Workbench, steps: readonly Candidate[]): PlanStep[] 
 }
 
 /** A step that cuts nothing but keeps the kit. */
-function upkeepStep({ kitchen }: Workbench, { tool, priceMinor, need, why }: Upkeep, coverageAfter: number): PlanStep {
+const upkeepStep = (
+  { kitchen }: Workbench,
+  { tool, priceMinor, need, why }: Upkeep,
+  coverageAfter: number,
+): PlanStep => ({
+  ...BLANK_STEP,
+  order: 0,
+  action: 'tool',
+  need: need ? 'need' : 'want',
+  type: tool.id,
+  name: tool.name,
+  price: fromMinor(priceMinor, kitchen.currency),
+  coverageAfter: round(coverageAfter, 3),
+  because: [why],
+  upkeep: true,
+});
+
+/** The year's sharpening that is bought along, as a step with its gain. */
+function serviceStep(bench: Workbench, knives: readonly Candidate[], before: number, after: number): PlanStep {
+  const { currency } = bench.kitchen;
+  const priceMinor = knives.reduce((sum, s) => sum + (s.serviceMinor ?? 0), 0);
+  const count = knives.filter((s) => (s.serviceMinor ?? 0) > 0).length;
+  const gain = round(after - before, 3);
   return {
+    ...BLANK_STEP,
     order: 0,
-    action: 'tool',
-    need: need ? 'need' : 'want',
-    type: tool.id,
-    model: null,
-    maker: null,
-    name: tool.name,
-    lengthMm: null,
-    heelHeightMm: null,
-    weightG: null,
-    hrc: null,
-    steel: null,
-    bevel: null,
-    handed: null,
-    price: fromMinor(priceMinor, kitchen.currency),
-    month: 1,
-    coverageAfter: round(coverageAfter, 3),
-    gain: 0,
-    stays: null,
-    because: [why],
-    takesOver: [],
-    runnersUp: [],
-    upkeep: true,
+    action: 'service',
+    need: 'need',
+    name: 'A sharpening service',
+    price: fromMinor(priceMinor, currency),
+    coverageAfter: round(after, 3),
+    gain,
+    costPerYear: fromMinor(priceMinor, currency),
+    worth: round(100 * gain - priceMinor / bench.problem.scale.pointMinor, 2),
+    because: [
+      `Nobody sharpens here: an edge left alone is dull within months and stays so. ${count === 1 ? 'One knife' : `${count} knives`} sharpened ${SERVICE_VISITS} times a year cost ${showMoney(priceMinor, currency)} a year and give back ${(100 * gain).toFixed(1)} points.`,
+    ],
   };
 }
 
@@ -220,44 +150,86 @@ function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: re
   });
 }
 
+/** The steps that cut, in order, each with what the kit covers by then; a service comes with the first knife it keeps sharp. */
+function cuttingSteps(bench: Workbench, kit: readonly Candidate[], asRequired: readonly Candidate[]) {
+  const services = kit.filter((c) => c.action === 'service');
+  const { steps: inOrder, orderCosts } = buyingOrder(
+    bench,
+    coverageOf(bench, services),
+    kit.filter((c) => c.action !== 'service'),
+    asRequired,
+  );
+  const all = inOrder.map(({ step }) => step);
+  const kept = [...all, ...services].filter((s) => (s.serviceMinor ?? 0) > 0);
+  const at =
+    kept.length === 0 ? Infinity : services.length > 0 ? 0 : all.findIndex((s) => (s.serviceMinor ?? 0) > 0) + 1;
+  const covers = (count: number, serviced: boolean) =>
+    coverageOfKit(bench.problem, [...all.slice(0, count), ...(serviced ? services : [])], (s) =>
+      serviced ? s.rows : (s.unserviced?.rows ?? s.rows),
+    );
+  const context = contextOf(bench, all);
+  const planned = inOrder.flatMap(({ need }, i) => {
+    const serviced = i >= at;
+    const step = stepOf(context, i, { need, before: covers(i, serviced), after: covers(i + 1, serviced) });
+    return step ? [step] : [];
+  });
+  const withService =
+    at === Infinity
+      ? planned
+      : [...planned.slice(0, at), serviceStep(bench, kept, covers(at, false), covers(at, true)), ...planned.slice(at)];
+  const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
+  return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
+}
+
 /** Plans a kitchen that has been laid out. */
 export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = bench;
-  const { choice, value, promised, unmet } = given ?? chooseKit(problem, effort);
-  const chosen = candidatesOf(bench, choice);
-  const valueOf = coverageOf(bench);
-  const { steps: inOrder, orderCosts } = buyingOrder(bench, valueOf, chosen);
-  const steps = inOrder.map(({ step }) => step);
-  const planned = inOrder.map(({ step, need }, i) => stepOf(bench, valueOf, step, steps.slice(0, i), steps, need));
-  const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
-  const now = valueOf([]);
-  const saving = saveUp(bench, valueOf, steps);
+  const { currency } = kitchen;
+  const { choice, unmet } = given ?? chooseKit(problem, effort, undefined, bench.seed);
+  const kit = kitOf(problem, choice);
+  const { all, services, planned, withService, needed, orderCosts, now } = cuttingSteps(
+    bench,
+    kit,
+    problem.places.flatMap(({ required }, p) => (required ? kitOf(problem, choice.slice(p, p + 1)) : [])),
+  );
+  const coverage = coverageOfKit(problem, kit);
+  const saving = saveUp(bench, coverageOf(bench, services), all);
   if (saving) planned[saving.step]?.because.push(saving.said);
-  const spentMinor = steps.reduce((sum, s) => sum + s.priceMinor, 0);
-  const upkeep = upkeepFor(bench, steps, problem.budgetMinor - spentMinor);
+  const spentMinor = kit.reduce((sum, s) => sum + s.priceMinor, 0);
+  const upkeep = upkeepFor(bench, all, problem.budgetMinor - spentMinor);
   const kept = (need: boolean, coverageAfter: number) =>
     upkeep.filter((each) => each.need === need).map((each) => upkeepStep(bench, each, coverageAfter));
-  const retired = retirements(bench, steps).map((step) => ({ ...step, coverageAfter: round(value, 3) }));
+  const copies = copiesWanted(bench, all);
   return {
     format: 'scabbard.plan',
     version: 1,
     kitchen: kitchen.name,
-    currency: kitchen.currency,
+    currency,
     coverage: {
-      now: round(wholePoint(now), 2),
-      needs: round(Math.min(promised, wholePoint(valueOf(needed))), 2),
-      all: round(promised, 2),
+      now: round(now, 3),
+      needs: round(Math.min(coverage, coverageOfKit(problem, [...needed, ...services])), 3),
+      all: round(coverage, 3),
     },
-    steps: numbered(bench, [...kept(true, now), ...planned, ...kept(false, value), ...retired]),
+    worth: {
+      points: round(100 * coverage - pointsPaid(kit, problem.scale), 2),
+      pointPrice: pointPrice(problem.scale, currency),
+    },
+    steps: numbered(bench, [
+      ...kept(true, now),
+      ...withService,
+      ...kept(false, coverage),
+      ...retirements(bench, all, round(coverage, 3)),
+    ]),
     spent: fromMinor(
       upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor),
-      kitchen.currency,
+      currency,
     ),
-    costPerYear: fromMinor(Math.round(costPerYear(bench, steps)), kitchen.currency),
-    unserved: unserved(bench, steps),
+    costPerYear: fromMinor(Math.round(costPerYear(bench, all)), currency),
+    unserved: unserved(bench, all),
     lengthWanted: lengthWanted(bench),
-    warnings: warningsFor(bench, steps, unmet),
+    warnings: warningsFor(bench, all, unmet),
     assumed: bench.assumed,
+    ...(copies.length > 0 ? { copies } : {}),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },
   };
@@ -266,14 +238,57 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }:
 /** What a plan says of the search behind it. */
 export const proofOf = ({ proven, gap }: Proof): Plan['proof'] => ({ best: proven, gap: round(gap, 4) });
 
-/** The candidates of a choice. */
-export function candidatesOf(bench: Workbench, choice: Choice): Candidate[] {
-  return [...choice].flatMap((index) => (index >= 0 ? (bench.problem.candidates[index] ?? []) : []));
+/** A kit and the bench it stands on. */
+export interface ChosenOn {
+  bench: Workbench;
+  chosen: Chosen;
 }
 
-/** The candidates behind the steps of a plan made from this bench, in order; retirements have none. */
+/** Of a set so many pieces lying idle beside a quick kit, it is still tried. */
+const NEARLY = 1;
+/** Offers that look best in a rough filling and are looked at as closely as the kitchen without them. */
+const LOOKED_AT = 1;
+
+/** The benches with one offer taken up that may change a kit: every volume price, and the sets of nearly what it has. */
+function nearOffers(bench: Workbench, kit: readonly Candidate[]): Workbench[] {
+  const bought = kit.filter((c) => c.action === 'buy');
+  return offersFor(bench)
+    .filter((offer) => offer.kind === 'volume' || judgeBox(offer, bought).idle.length <= NEARLY)
+    .flatMap((offer) => taking(bench, offer));
+}
+
+/**
+ * The first answer: the quick kit of the kitchen as it is, with the offers that help it, or, where nobody sharpens, with a sharpening service;
+ * whichever is worth most.
+ */
+export function quickBench(bench: Workbench, effort: Effort): ChosenOn {
+  const on = (of: Workbench, how: Effort, seed = of.seed): ChosenOn => ({
+    bench: of,
+    chosen: chooseKit(of.problem, how, undefined, seed),
+  });
+  const better = (a: ChosenOn, b: ChosenOn) => (b.chosen.worth > a.chosen.worth + 1e-9 ? b : a);
+  const plain = on(bench, effort);
+  const kit = kitOf(bench.problem, plain.chosen.choice);
+  const seed = kit.map((c) => c.id);
+  const tried = nearOffers(bench, kit)
+    .map((offered) => on(offered, ROUGH, seed))
+    .sort((a, b) => b.chosen.worth - a.chosen.worth)
+    .slice(0, LOOKED_AT)
+    .map((near) =>
+      on(
+        near.bench,
+        effort,
+        kitOf(near.bench.problem, near.chosen.choice).map((c) => c.id),
+      ),
+    );
+  const best = [...tried, ...(bench.serviced ? [on(bench.serviced, effort)] : [])].reduce(better, plain);
+  return { ...best, chosen: coverageDecides(best.bench, best.chosen) };
+}
+
+/** The candidates behind the steps of a plan made from this bench, in order; services, upkeep and retirements have none. */
 export function stepsOf(bench: Workbench, plan: Plan): Candidate[] {
   return plan.steps.flatMap((step) => {
+    if (step.action === 'service' || step.action === 'retire' || step.upkeep) return [];
     const found = bench.problem.candidates.find((c) => c.id === stepKey(step));
     return found ? [found] : [];
   });

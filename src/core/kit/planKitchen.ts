@@ -1,76 +1,39 @@
 import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
-import { coverageReached, kitSteps, perStep, type Plan } from '../formats/planFile';
-import { toMinor } from '../money/currency';
+import { perStep, type Plan } from '../formats/planFile';
 import type { Reference } from '../reference';
-import { judgeBox } from './boxes';
-import type { Candidate } from './candidates';
-import { cheapestKit } from './cheapest';
-import { Chooser, chooseKit, targetFrom, THOROUGH } from './choose';
-import { offersFor, taking } from './offers';
+import { chooseKit, THOROUGH } from './choose';
 import { planFrom, proofOf, stepsOf } from './plan';
 import type { SchoolId } from './schools';
 import { proveBest, type Proven } from './prove';
 import { toTheEnd } from './sizes';
 import { Doubt } from './sure';
-import { layOut, type Workbench } from './workbench';
+import { coverageDecides, layOut, type Workbench } from './workbench';
 
-/** The benches with an offer that may be worth taking: a set of exactly what the plan wants, or a volume price the plan is near. */
-function worthTrying(bench: Workbench, steps: readonly Candidate[]): Workbench[] {
-  const buys = steps.filter((s) => s.action === 'buy').length;
-  return offersFor(bench).flatMap((offer) => {
-    if (offer.kind === 'volume') return buys >= offer.from ? taking(bench, offer) : [];
-    const { wins, idle } = judgeBox(offer, steps);
-    return wins && idle.length === 0 ? taking(bench, offer) : [];
-  });
-}
-
-/** A plan and the bench it stands on: with an offer, when one was taken. */
+/** A plan and the bench it stands on: with the offers it takes, or with a service. */
 export interface Planned {
   plan: Plan;
   bench: Workbench;
 }
 
-/** What the kit costs without its upkeep, minor units. */
-const kitPrice = ({ steps, currency }: Plan) =>
-  kitSteps({ steps }).reduce((sum, s) => sum + toMinor(s.price, currency), 0);
-
 /**
- * The plan, with offers in place of plain singles where that costs less for no less coverage, or where the money reaches further with
- * them (handbook 5.4): never a basket padded for a discount. Yields after each plan it weighs.
+ * The plan of a kitchen that has been laid out, proven as far as the search goes: the kitchen as it is and, where nobody sharpens, with a
+ * sharpening service, whichever is worth more. Yields after every slice of work.
  */
-export function* planningWithOffers(bench: Workbench, proven: Proven): Generator<void, Planned> {
-  const { proof } = proven;
-  const reached = targetFrom(proof.value);
-  function* planned(on: Workbench, atLeast: number): Generator<void, Planned> {
-    const chosen = chooseKit(on.problem, THOROUGH, on === proven.on ? proof : undefined, atLeast);
-    yield;
-    const { choice } = yield* cheapestKit(on.problem, chosen.promised, chosen.choice);
-    const value = new Chooser(on.problem).value(choice);
-    return { plan: planFrom(on, { chosen: { ...chosen, choice, value } }), bench: on };
-  }
-  const alone = yield* planned(bench, reached);
-  yield;
-  // whole points, free of what arithmetic leaves behind them
-  const atLeast = Number(Math.max(alone.plan.coverage.all, reached).toFixed(2));
-  const weighed = [alone];
-  const withProven = proven.on === bench ? [] : [proven.on];
-  for (const on of [...withProven, ...worthTrying(bench, stepsOf(bench, alone.plan))]) {
-    weighed.push(yield* planned(on, atLeast));
-    yield;
-  }
-  const [best] = weighed
-    .filter(({ plan }) => coverageReached(plan) >= atLeast)
-    .sort((a, b) => kitPrice(a.plan) - kitPrice(b.plan));
-  // what was promised without the offer is kept with it
-  const { plan, bench: on } = best ?? alone;
-  const coverage = { ...plan.coverage, all: best ? atLeast : plan.coverage.all };
-  return { plan: { ...plan, coverage, proof: proofOf(proof) }, bench: on };
+export function* planning(bench: Workbench): Generator<Proven, Planned> {
+  const plain = yield* proveBest(bench);
+  const serviced = bench.serviced ? yield* proveBest(bench.serviced) : null;
+  const best = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
+  const { proof, on } = best;
+  const chosen = coverageDecides(on, chooseKit(on.problem, THOROUGH, proof));
+  const plan = planFrom(on, { chosen });
+  const gap = serviced ? Math.max(0, Math.max(plain.proof.bound, serviced.proof.bound) - proof.value) : proof.gap;
+  const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
+  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap: proven ? 0 : gap }) }, bench: on };
 }
 
-/** {@link planningWithOffers} with the best kit proven first, as far as a search goes. */
-export const planProven = (bench: Workbench): Planned =>
-  toTheEnd(planningWithOffers(bench, toTheEnd(proveBest(bench))));
+/** {@link planning} to its end. */
+export const planProven = (bench: Workbench): Planned => toTheEnd(planning(bench));
 
 export interface KitchenOptions {
   school?: SchoolId | undefined;
@@ -89,11 +52,21 @@ export function planKitchen(
   const { plan, bench: stands } = planProven(bench);
   if (perturbed === 0) return plan;
   // doubted without the offer, whose pieces would stay by rule
-  const doubt = new Doubt(bench, stepsOf(stands, plan));
+  const doubt = new Doubt(stands.service ? stands : bench, stepsOf(stands, plan));
   for (let run = 0; run < perturbed; run++) doubt.run();
-  const stayed = doubt.stayed();
-  const stays = perStep(plan, stayed);
-  return { ...plan, steps: plan.steps.map((step, i) => ({ ...step, stays: rounded(stays[i]) })) };
+  return withDoubt(plan, doubt);
 }
 
-const rounded = (share: number | null | undefined) => (share == null ? null : Number(share.toFixed(2)));
+/** A plan with how often each step stayed, and what it is close to. */
+export function withDoubt(plan: Plan, doubt: Doubt): Plan {
+  const stays = perStep(plan, doubt.stayed());
+  const closest = perStep(plan, doubt.closest());
+  return {
+    ...plan,
+    steps: plan.steps.map((step, i) => {
+      const share = stays[i];
+      const close = closest[i];
+      return { ...step, stays: share == null ? null : Number(share.toFixed(2)), ...(close ? { closeTo: close } : {}) };
+    }),
+  };
+}

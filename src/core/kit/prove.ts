@@ -1,10 +1,10 @@
 import type { Candidate } from './candidates';
-import { affordable, type Problem } from './choose';
+import { affordable, chooseKit, QUICK, type Problem } from './choose';
 import { ExactSearch, PRECISION, type Proof } from './exact';
 import { offersFor, realPrice, taking, wishing, type Offer } from './offers';
 import {
   chosenOf,
-  ENOUGH_NODES,
+  enoughNodes,
   knifePlaces,
   ladder,
   LARGEST_SIZE,
@@ -48,6 +48,7 @@ class OfferSearch {
   private readonly branches: Branch[] = [];
   private now: ExactSearch | null = null;
   private nodes: number;
+  private readonly most: number;
 
   constructor(
     private readonly bench: Workbench,
@@ -56,8 +57,9 @@ class OfferSearch {
   ) {
     this.best = { proof: rung.proof, on: bench };
     this.nodes = rung.proof.nodes;
+    this.most = enoughNodes(bench.problem);
     const open = offers.filter((offer) => this.takingHere(bench, offer).length > 0);
-    if (open.length > 0) this.branches.push({ on: bench, open, bound: 1 });
+    if (open.length > 0) this.branches.push({ on: bench, open, bound: Infinity });
   }
 
   /** The benches with an offer taken up that leave room for no more knives than are sought. */
@@ -90,7 +92,7 @@ class OfferSearch {
   private *run(search: ExactSearch, most = Infinity): Generator<Proven, boolean> {
     this.now = search;
     for (let nodes = 0; nodes < most && !search.step(SLICE); nodes += SLICE, this.nodes += SLICE) {
-      if (this.nodes >= ENOUGH_NODES) return false;
+      if (this.nodes >= this.most) return false;
       yield this.known();
     }
     return true;
@@ -147,7 +149,7 @@ class OfferSearch {
       chosen.flatMap((i) => singly[i] ?? []),
       open,
     );
-    if (real.priceMinor <= problem.budgetMinor) {
+    if (real.priceMinor <= problem.budgetMinor && real.taken.length > 0) {
       // this kit only has to be had with its offers
       const benches = real.taken.reduce((all, offer) => all.flatMap((b) => taking(b, offer)), [on]);
       for (const bench of benches) {
@@ -164,30 +166,23 @@ class OfferSearch {
   }
 }
 
-/** The offers that can change what is within reach: without a ceiling no kit is out of it, and no price matters. */
-const offersThatMatter = (bench: Workbench) => (Number.isFinite(bench.problem.budgetMinor) ? offersFor(bench) : []);
-
 /** What is known while plain kits are still being compared: what offers can do is not known yet. */
 const sofar = (bench: Workbench, { proof }: Rung): Proven => ({
-  proof: { ...proof, bound: 1, gap: 1 - proof.value, proven: false },
+  proof: { ...proof, bound: Infinity, gap: Infinity, proven: false },
   on: bench,
 });
 
-/** The best kit within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
+/** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
 export function* proveBest(bench: Workbench): Generator<Proven, Proven> {
-  const { problem } = bench;
-  const plain = ladder(problem, knifePlaces(problem));
-  let step = plain.next();
-  for (; !step.done; step = plain.next()) {
-    const [rung] = step.value.slice(-1);
-    if (rung) yield sofar(bench, rung);
-  }
-  const [top] = step.value.slice(-1);
-  if (top) return yield* new OfferSearch(bench, top, offersThatMatter(bench)).search();
-  const { problem: part } = affordable(problem);
-  const search = new ExactSearch(part, placed(part, []));
-  while (!search.step(SLICE)) yield { proof: search.proof(), on: bench };
-  return { proof: search.proof(), on: bench };
+  const { problem } = affordable(bench.problem);
+  const search = new ExactSearch(problem, chooseKit(problem, QUICK, undefined, bench.seed).choice);
+  for (let nodes = 0; nodes < enoughNodes(problem) && !search.step(SLICE); nodes += SLICE)
+    yield { proof: search.proof(), on: bench };
+  const offers = offersFor(bench);
+  const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint: search.rootMultipliers };
+  if (offers.length === 0) return { proof: rung.proof, on: bench };
+  yield sofar(bench, rung);
+  return yield* new OfferSearch(bench, rung, offers).search();
 }
 
 /** The best kit of one size as it is known so far. */
@@ -214,7 +209,7 @@ export function* bestOfEverySize(bench: Workbench): Generator<SizeProof[], SizeP
   let step = plain.next();
   for (; !step.done; step = plain.next()) yield step.value.map((rung) => sized(sofar(bench, rung), rung.size));
   const rungs = step.value;
-  const offers = offersThatMatter(bench);
+  const offers = offersFor(bench);
   const known: SizeProof[] = [];
   const still = (least: number) => rungs.slice(0, least - 1).map((r) => sized(sofar(bench, r), r.size));
   while (known.length < rungs.length) {

@@ -1,4 +1,6 @@
 import type { Choice, Problem } from './choose';
+import { KitValue, type State } from './value';
+import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 
 /** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
 const MONEY_SCALE = 0.5;
@@ -25,74 +27,137 @@ export interface Decided {
   open: readonly (readonly number[])[];
 }
 
+const NO_ROW = new Float64Array();
+const NOBODY: number[] = [];
+
+/** The rows that can serve a pair of roles at best: the two best for each, by index. */
+function bestTwo(rows: readonly Float64Array[], first: number): number[] {
+  const found: number[] = [];
+  for (const r of [first, first + 1]) {
+    let best = -1;
+    let second = -1;
+    for (let i = 0; i < rows.length; i++) {
+      const f = rows[i]?.[r] ?? 0;
+      if (best < 0 || f > (rows[best]?.[r] ?? 0)) {
+        second = best;
+        best = i;
+      } else if (second < 0 || f > (rows[second]?.[r] ?? 0)) second = i;
+    }
+    for (const i of [best, second]) if (i >= 0 && !found.includes(i)) found.push(i);
+  }
+  return found;
+}
+
+/** What is there in a node: the best figures of every state all of whose roles read one column, and the rows of the others. */
+interface Present {
+  tops: Float64Array;
+  there: Float64Array[];
+  /** By state: indices into `there` of what can serve in it. */
+  serving: number[][];
+}
+
 /**
- * A problem of choice with two of its rules given a price: that a task is served once by a best and once by a second-best knife, and the
- * budget. At any prices the value of what remains is an upper bound, and falls apart into one worth a candidate, of which each class of places
- * takes the largest. A second copy of a candidate can only be a second server. Multipliers: one a task for its best server, one a task for its second, one for
- * the money, all ≥ 0; values are coverage, 0–1, prices shares of the budget.
+ * A problem of choice with two of its rules given a price: that each role of a state is served once, and the budget. At any prices the worth of
+ * what remains is an upper bound, and falls apart into one number a candidate, of which each class of places takes the largest. Where all roles
+ * of a state read one column, the k-th copy of a candidate serves no role before the k-th. Multipliers: one a role, one for the money, all ≥ 0;
+ * values are coverage, prices shares of the budget.
  *
  * `evaluate` leaves the worths, what was chosen, the least worth chosen and the slope behind until it is called again.
  */
 export class Relaxation {
-  private readonly tasks: number[];
-  /** Value of each candidate at each task, scaled so that coverage is the plain sum. */
+  private readonly roles: { state: number; rank: number; column: number; weight: number }[];
+  private readonly weights: Float64Array;
+  private readonly isSame: Uint8Array;
+  /** First role of each state. */
+  private readonly from: Int32Array;
+  private readonly states: readonly State[];
+  /** Value of each candidate in each role. */
   private readonly rows: Float64Array;
-  /** The tasks at which a candidate is worth anything, from `begins[i]` to `begins[i + 1]`. */
+  /** The states in which a candidate is worth anything, from `begins[i]` to `begins[i + 1]`. */
   private readonly served: Int32Array;
   private readonly begins: Int32Array;
-  private readonly shared: Float64Array;
+  private readonly costs: Float64Array;
+  private readonly surcharges: Float64Array;
+  private readonly kinds: (string | null)[];
   private readonly prices: Float64Array;
   readonly classes: PlaceClass[];
-  private readonly ownedRows: Float64Array[];
-  private readonly givenRows: Float64Array[];
+  private readonly already: Float64Array[];
   private readonly limited: boolean;
-  /** How far each multiplier moves for the same slope: with its task's weight, so that small tasks are not shaken by large ones. */
+  private readonly copies: number;
+  private readonly kit: KitValue;
+  /** How far each multiplier moves for the same slope: with its role's weight, so that small roles are not shaken by large ones. */
   readonly scale: Float64Array;
-  private readonly first: Float64Array;
-  private readonly second: Float64Array;
   readonly slope: Float64Array;
+  /** Worth of each candidate as the first of its kind in the kit. */
   readonly worth: Float64Array;
-  private readonly worthAgain: Float64Array;
-  chosen: (Taken & { again: boolean })[] = [];
+  private readonly worthAgain: Float64Array[];
+  /** What each open candidate pays as a second piece of its kind. */
+  private readonly pays: Float64Array;
+  /** Kinds by number; −1 where a second piece costs nothing more. */
+  private readonly kindOf: Int32Array;
+  /** By kind: the largest such cost taken, the largest open one, and which open candidate is spared or stands next. */
+  private readonly levels: Float64Array;
+  private readonly largest: Float64Array;
+  private readonly firsts: Int32Array;
+  private readonly nexts: Int32Array;
+  chosen: (Taken & { copy: number })[] = [];
   /** The least worth chosen for each class with all its places filled; 0 where some are left, Infinity where there are none. */
   thresholds: number[] = [];
 
   constructor(private readonly problem: Problem) {
     const { demand, candidates } = problem;
-    this.tasks = [...demand.weights].flatMap((w, t) => (w > 0 ? [t] : []));
-    const T = this.tasks.length;
-    const scaled = (row: Float64Array) =>
-      Float64Array.from(this.tasks, (t) => ((row[t] ?? 0) * (demand.weights[t] ?? 0)) / demand.total);
-    this.rows = new Float64Array(candidates.length * T);
-    candidates.forEach((c, i) => this.rows.set(scaled(c.rows), i * T));
+    this.states = demand.states;
+    this.kit = new KitValue(demand);
+    this.from = new Int32Array(this.states.length + 1);
+    this.roles = this.states.flatMap(({ roles }, state) => {
+      this.from[state + 1] = (this.from[state] ?? 0) + roles.length;
+      return roles.map(({ column, weight }, rank) => ({ state, rank, column, weight }));
+    });
+    this.weights = Float64Array.from(this.roles, ({ weight }) => weight);
+    this.isSame = Uint8Array.from(this.states, ({ same }) => Number(same));
+    const R = this.roles.length;
+    this.rows = new Float64Array(candidates.length * R);
+    candidates.forEach((c, i) => this.rows.set(this.inRoles(c.counted), i * R));
     const served: number[] = [];
     this.begins = new Int32Array(candidates.length + 1);
     candidates.forEach((_, i) => {
-      for (let t = 0; t < T; t++) if ((this.rows[i * T + t] ?? 0) > 0) served.push(t);
+      this.states.forEach((_, s) => {
+        for (let r = this.from[s] ?? 0; r < (this.from[s + 1] ?? 0); r++)
+          if ((this.rows[i * R + r] ?? 0) > 0) {
+            served.push(s);
+            break;
+          }
+      });
       this.begins[i + 1] = served.length;
     });
     this.served = Int32Array.from(served);
-    this.shared = Float64Array.from(this.tasks, (t) => demand.shared[t] ?? 0);
-    this.ownedRows = problem.owned.map((o) => scaled(o.rows));
-    this.givenRows = problem.given.map(scaled);
+    this.costs = Float64Array.from(candidates, (c) => costOf(c, problem.scale));
+    this.kinds = candidates.map(pieceKind);
+    this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale));
+    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map((row) => this.inRoles(row));
     this.limited = Number.isFinite(problem.budgetMinor);
     // shares of the budget; with no money at all whatever costs anything is out of reach
     const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
     this.prices = Float64Array.from(candidates, (c) => (this.limited ? share(c.priceMinor) : 0));
     this.classes = classesOf(problem);
-    this.first = new Float64Array(T);
-    this.second = new Float64Array(T);
-    this.slope = new Float64Array(2 * T + 1);
-    this.scale = new Float64Array(2 * T + 1);
-    this.tasks.forEach((t, k) => {
-      const weight = (demand.weights[t] ?? 0) / demand.total;
-      const c = this.shared[k] ?? 0;
-      this.scale[k] = (1 - c) * weight;
-      this.scale[T + k] = c * weight;
-    });
-    this.scale[2 * T] = MONEY_SCALE;
-    this.worth = new Float64Array(candidates.length);
-    this.worthAgain = new Float64Array(candidates.length);
+    this.copies = Math.max(1, ...this.states.map(({ roles }) => roles.length));
+    this.slope = new Float64Array(R + 1);
+    this.scale = Float64Array.from([...this.roles.map(({ weight }) => weight), MONEY_SCALE]);
+    this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
+    this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
+    this.pays = new Float64Array(candidates.length);
+    const kinds = [...new Set(this.kinds.filter((kind) => kind !== null))];
+    this.kindOf = Int32Array.from(this.kinds, (kind, i) =>
+      (this.surcharges[i] ?? 0) > 0 && kind !== null ? kinds.indexOf(kind) : -1,
+    );
+    this.levels = new Float64Array(kinds.length);
+    this.largest = new Float64Array(kinds.length);
+    this.firsts = new Int32Array(kinds.length);
+    this.nexts = new Int32Array(kinds.length);
+  }
+
+  private inRoles(row: Float64Array): Float64Array {
+    return Float64Array.from(this.roles, ({ column, weight }) => weight * (row[column] ?? 0));
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -122,73 +187,104 @@ export class Relaxation {
 
   /** Whether the kit chosen in the last evaluation keeps the budget. */
   keepsBudget(): boolean {
-    return (this.slope[2 * this.tasks.length] ?? 0) >= -CENTLESS;
+    return (this.slope[this.roles.length] ?? 0) >= -CENTLESS;
   }
 
-  /** Best and second-best row of what is owned and taken, into `first` and `second`. A knife put right stands for its dull self. */
-  private serve(taken: readonly { candidate: number }[]): void {
-    const { first, second, rows } = this;
-    const T = this.tasks.length;
-    first.fill(0);
-    second.fill(0);
-    const put = (row: Float64Array, from: number) => {
-      for (let t = 0; t < T; t++) {
-        const f = row[from + t] ?? 0;
-        if (f > (first[t] ?? 0)) {
-          second[t] = first[t] ?? 0;
-          first[t] = f;
-        } else if (f > (second[t] ?? 0)) second[t] = f;
+  /** What is owned and taken, as it serves. A knife put right stands for its dull self. */
+  present(taken: readonly { candidate: number }[]): Present {
+    const R = this.roles.length;
+    const tops = new Float64Array(R);
+    const there: Float64Array[] = [];
+    const replaced = taken.map(({ candidate }) => this.problem.candidates[candidate]?.owned ?? null);
+    const put = (row: Float64Array) => {
+      there.push(row);
+      for (let s = 0; s < this.isSame.length; s++) {
+        if (this.isSame[s] === 0) continue;
+        const first = this.from[s] ?? 0;
+        // rows hold weighted figures: a knife that moves down a rank counts by that rank's weight
+        let f = row[first] ?? 0;
+        if (f <= 0) continue;
+        f /= this.weights[first] ?? 1;
+        for (let r = first; r < (this.from[s + 1] ?? 0); r++) {
+          const here = tops[r] ?? 0;
+          if (f > here) {
+            tops[r] = f;
+            f = here;
+          }
+        }
       }
     };
-    for (const row of this.givenRows) put(row, 0);
-    this.ownedRows.forEach((row, i) => {
-      if (!taken.some(({ candidate }) => this.problem.candidates[candidate]?.owned === i)) put(row, 0);
+    this.already.forEach((row, i) => {
+      if (i >= this.problem.owned.length || !replaced.includes(i)) put(row);
     });
-    for (const { candidate } of taken) put(rows, candidate * T);
+    for (const { candidate } of taken) put(this.rows.subarray(candidate * R, (candidate + 1) * R));
+    const serving = this.states.map(({ same }, s) => (same ? NOBODY : bestTwo(there, this.from[s] ?? 0)));
+    return { tops, there, serving };
   }
 
+  /** What taken candidates are worth beside what is there: coverage less what they cost. */
   valueOf(taken: readonly { candidate: number }[]): number {
-    this.serve(taken);
-    let sum = 0;
-    for (let t = 0; t < this.tasks.length; t++) {
-      const c = this.shared[t] ?? 0;
-      sum += (1 - c) * (this.first[t] ?? 0) + c * (this.second[t] ?? 0);
-    }
-    return sum;
+    const { owned, given, candidates } = this.problem;
+    const kit = this.kit.clear();
+    const replaced = taken.map(({ candidate }) => candidates[candidate]?.owned ?? null);
+    owned.forEach(({ rows }, i) => {
+      if (!replaced.includes(i)) kit.add(rows);
+    });
+    for (const row of given) kit.add(row);
+    for (const { candidate } of taken) kit.add(candidates[candidate]?.counted ?? NO_ROW);
+    return kit.value() - this.costOfTaken(taken);
   }
 
-  /** A task's price is about what its second server in a good kit is worth: taking its best away would cost the difference. */
+  /** What taken candidates cost, coverage. */
+  private costOfTaken(taken: readonly { candidate: number }[]): number {
+    const indices = taken.map(({ candidate }) => candidate);
+    return costOfKit(indices, this.costs, this.kinds, this.surcharges);
+  }
+
+  /** A role's price is about what its next server in a good kit is worth: taking its best away would cost the difference. */
   startingMultipliers(taken: readonly Taken[]): Float64Array {
-    const T = this.tasks.length;
-    const multipliers = new Float64Array(2 * T + 1);
-    this.serve(taken);
-    for (let t = 0; t < T; t++) {
-      const c = this.shared[t] ?? 0;
-      multipliers[t] = (1 - c) * (0.5 * (this.first[t] ?? 0) + 0.5 * (this.second[t] ?? 0));
-      multipliers[T + t] = c * (this.second[t] ?? 0);
-    }
+    const multipliers = new Float64Array(this.roles.length + 1);
+    const { tops, there, serving } = this.present(taken);
+    this.roles.forEach(({ state, rank, weight }, r) => {
+      const { same, roles } = this.states[state] ?? { same: true, roles: [] };
+      if (same) {
+        const last = rank === roles.length - 1;
+        const next = last ? (tops[r] ?? 0) : (tops[r + 1] ?? 0);
+        multipliers[r] = weight * (0.5 * (tops[r] ?? 0) + 0.5 * next);
+      } else multipliers[r] = 0.7 * (serving[state] ?? []).reduce((most, i) => Math.max(most, there[i]?.[r] ?? 0), 0);
+    });
     return multipliers;
   }
 
-  /** The relaxed value of a node at some multipliers: an upper bound. Fills `slope`, the worths and what was chosen. */
-  evaluate(node: Decided, multipliers: Float64Array, counted = this.count(node.taken)): number {
-    const { shared, rows, slope, first, second, prices } = this;
-    const T = this.tasks.length;
-    const nu = this.limited ? (multipliers[2 * T] ?? 0) : 0;
-    this.serve(node.taken);
+  /** The relaxed worth of a node at some multipliers: an upper bound. Fills `slope`, the worths and what was chosen. */
+  evaluate(
+    node: Decided,
+    multipliers: Float64Array,
+    counted = this.count(node.taken),
+    there = this.present(node.taken),
+  ): number {
+    const { slope, prices, from, isSame } = this;
+    const R = this.roles.length;
+    const nu = this.limited ? (multipliers[R] ?? 0) : 0;
     const left = 1 - this.spent(node.taken);
-    let bound = this.limited ? nu * left : 0;
-    slope[2 * T] = this.limited ? left : 0;
-    for (let t = 0; t < T; t++) {
-      const c = shared[t] ?? 0;
-      const lambda = multipliers[t] ?? 0;
-      const mu = multipliers[T + t] ?? 0;
-      const asFirst = (1 - c) * (first[t] ?? 0) - lambda;
-      const asSecond = c * (first[t] ?? 0) - mu;
-      const behind = c * (second[t] ?? 0) - mu;
-      bound += lambda + mu + Math.max(0, asFirst, asSecond) + Math.max(0, behind);
-      slope[t] = asFirst > 0 && asFirst >= asSecond ? 0 : 1;
-      slope[T + t] = 1 - (asSecond > 0 && asSecond > asFirst ? 1 : 0) - (behind > 0 ? 1 : 0);
+    let bound = (this.limited ? nu * left : 0) - this.costOfTaken(node.taken);
+    slope[R] = this.limited ? left : 0;
+    for (let r = 0; r < R; r++) {
+      slope[r] = 1;
+      bound += multipliers[r] ?? 0;
+    }
+    for (let s = 0; s < isSame.length; s++) {
+      const first = from[s] ?? 0;
+      const end = from[s + 1] ?? 0;
+      if (isSame[s] === 1)
+        for (let r = first; r < end; r++) {
+          const f = there.tops[r] ?? 0;
+          if (f <= 0) break;
+          bound += this.bestTop(r, end, f, multipliers);
+        }
+      else
+        for (const i of there.serving[s] ?? [])
+          bound += this.best(there.there[i] ?? NO_ROW, 0, first, end, multipliers);
     }
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];
@@ -196,19 +292,45 @@ export class Relaxation {
     this.classes.forEach((each, at) => {
       bound += this.pick(node, each, at, counted);
     });
-    for (const { candidate, again } of this.chosen) {
-      slope[2 * T] = (slope[2 * T] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
-      const from = candidate * T;
-      for (let t = 0; t < T; t++) {
-        const g = rows[from + t] ?? 0;
-        const c = shared[t] ?? 0;
-        const asFirst = again ? -1 : (1 - c) * g - (multipliers[t] ?? 0);
-        const asSecond = c * g - (multipliers[T + t] ?? 0);
-        if (asFirst > 0 && asFirst >= asSecond) slope[t] = (slope[t] ?? 0) - 1;
-        else if (asSecond > 0) slope[T + t] = (slope[T + t] ?? 0) - 1;
+    for (const { candidate, copy } of this.chosen) {
+      slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
+      for (let k = this.begins[candidate] ?? 0; k < (this.begins[candidate + 1] ?? 0); k++) {
+        const s = this.served[k] ?? 0;
+        const first = (from[s] ?? 0) + (isSame[s] === 1 ? copy : 0);
+        this.best(this.rows, candidate * R, first, from[s + 1] ?? 0, multipliers);
       }
     }
     return bound;
+  }
+
+  /** What a row is worth at best in the roles from `first` to `end`; the role it takes is noted in the slope. */
+  private best(row: Float64Array, offset: number, first: number, end: number, multipliers: Float64Array): number {
+    let most = 0;
+    let at = -1;
+    for (let r = first; r < end; r++) {
+      const worth = (row[offset + r] ?? 0) - (multipliers[r] ?? 0);
+      if (worth > most) {
+        most = worth;
+        at = r;
+      }
+    }
+    if (at >= 0) this.slope[at] = (this.slope[at] ?? 0) - 1;
+    return most;
+  }
+
+  /** The same for a figure that is not yet weighted by the role it takes. */
+  private bestTop(first: number, end: number, figure: number, multipliers: Float64Array): number {
+    let most = 0;
+    let at = -1;
+    for (let r = first; r < end; r++) {
+      const worth = (this.weights[r] ?? 0) * figure - (multipliers[r] ?? 0);
+      if (worth > most) {
+        most = worth;
+        at = r;
+      }
+    }
+    if (at >= 0) this.slope[at] = (this.slope[at] ?? 0) - 1;
+    return most;
   }
 
   count(taken: readonly Taken[]): Map<number, number> {
@@ -217,56 +339,127 @@ export class Relaxation {
     return counted;
   }
 
-  /** What each open candidate is worth at some multipliers, as the first of its kind and as a second copy. */
+  /** What each open candidate is worth at some multipliers, as the first of its kind and as each further copy. */
   private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
-    const { rows, shared, worth, worthAgain, prices, served, begins } = this;
-    const T = this.tasks.length;
+    const { rows, prices, served, begins, from, isSame, copies } = this;
+    const R = this.roles.length;
+    const byCopy = new Float64Array(copies);
     for (const list of node.open)
       for (const i of list) {
-        const end = begins[i + 1] ?? 0;
-        let once = 0;
-        let again = 0;
-        for (let k = begins[i] ?? 0; k < end; k++) {
-          const t = served[k] ?? 0;
-          const g = rows[i * T + t] ?? 0;
-          const c = (shared[t] ?? 0) * g;
-          const asFirst = g - c - (multipliers[t] ?? 0);
-          const asSecond = c - (multipliers[T + t] ?? 0);
-          if (asSecond > 0) {
-            again += asSecond;
-            once += asFirst > asSecond ? asFirst : asSecond;
-          } else if (asFirst > 0) once += asFirst;
+        byCopy.fill(0);
+        for (let k = begins[i] ?? 0; k < (begins[i + 1] ?? 0); k++) {
+          const s = served[k] ?? 0;
+          const first = from[s] ?? 0;
+          const end = from[s + 1] ?? 0;
+          let most = 0;
+          if (isSame[s] === 1) {
+            // from the last role backwards: the best of what is still open to each copy
+            for (let r = end - 1; r >= first; r--) {
+              const worth = (rows[i * R + r] ?? 0) - (multipliers[r] ?? 0);
+              if (worth > most) most = worth;
+              byCopy[r - first] = (byCopy[r - first] ?? 0) + most;
+            }
+          } else {
+            for (let r = first; r < end; r++) {
+              const worth = (rows[i * R + r] ?? 0) - (multipliers[r] ?? 0);
+              if (worth > most) most = worth;
+            }
+            for (let c = 0; c < copies; c++) byCopy[c] = (byCopy[c] ?? 0) + most;
+          }
         }
-        const cost = nu * (prices[i] ?? 0);
-        worthAgain[i] = again - cost;
-        worth[i] = (counted.has(i) ? again : once) - cost;
+        const cost = nu * (prices[i] ?? 0) + (this.costs[i] ?? 0);
+        const had = counted.get(i) ?? 0;
+        for (let c = 0; c < copies; c++) {
+          const copy = this.worthAgain[c];
+          if (copy) copy[i] = (c + had < copies ? (byCopy[c + had] ?? 0) : 0) - cost;
+        }
       }
+  }
+
+  /**
+   * Takes from the worths of a class what second pieces of their kinds cost. Where none of a kind is taken yet one of those chosen will be spared:
+   * at best the one whose worth without that cost is largest, or, beside it, one whose cost is larger still. `worth` keeps what each could come to.
+   */
+  private payForKinds(node: Decided, at: number): void {
+    const { levels, firsts, nexts, largest, kindOf, worth, pays } = this;
+    levels.fill(0);
+    for (const { candidate } of node.taken) {
+      const k = kindOf[candidate] ?? -1;
+      if (k >= 0) levels[k] = Math.max(levels[k] ?? 0, this.surcharges[candidate] ?? 0);
+    }
+    firsts.fill(-1);
+    nexts.fill(-1);
+    largest.fill(0);
+    const open = node.open[at] ?? [];
+    for (const i of open) {
+      const k = kindOf[i] ?? -1;
+      const extra = this.surcharges[i] ?? 0;
+      const level = k >= 0 ? (levels[k] ?? 0) : 0;
+      pays[i] = level > 0 ? Math.min(extra, level) : k >= 0 ? extra : 0;
+      if (k < 0 || level > 0) continue;
+      if (extra > (largest[k] ?? 0)) largest[k] = extra;
+      const first = firsts[k] ?? -1;
+      if (first < 0 || (worth[i] ?? 0) > (worth[first] ?? 0)) firsts[k] = i;
+    }
+    for (const i of open) {
+      const k = kindOf[i] ?? -1;
+      if (k < 0 || (levels[k] ?? 0) > 0 || firsts[k] === i) continue;
+      const next = nexts[k] ?? -1;
+      if (next < 0 || (worth[i] ?? 0) - (pays[i] ?? 0) > (worth[next] ?? 0) - (pays[next] ?? 0)) nexts[k] = i;
+    }
+  }
+
+  /** What a candidate chosen as the first of its copies comes to beside the others of its kind. */
+  private asChosen(i: number): number {
+    const worth = this.worth[i] ?? 0;
+    const pays = this.pays[i] ?? 0;
+    const k = this.kindOf[i] ?? -1;
+    if (k < 0 || (this.levels[k] ?? 0) > 0) return worth - pays;
+    const first = this.firsts[k] ?? -1;
+    if (first === i) return worth;
+    return worth - pays + (this.nexts[k] === i ? (this.largest[k] ?? 0) - (this.pays[first] ?? 0) : 0);
+  }
+
+  /** Leaves in `worth` the most each open candidate can come to, whatever of its kind is chosen beside it. */
+  private keepMost(open: readonly number[]): void {
+    for (const i of open) {
+      const k = this.kindOf[i] ?? -1;
+      const spared = k >= 0 && (this.levels[k] ?? 0) === 0 ? (this.largest[k] ?? 0) : 0;
+      this.worth[i] = Math.max(this.asChosen(i), (this.worth[i] ?? 0) - (this.pays[i] ?? 0) + spared);
+    }
   }
 
   /** Takes the largest worths for the places of a class that are still empty. */
   private pick(node: Decided, each: PlaceClass, at: number, counted: Map<number, number>): number {
     const places = this.roomFor(node.taken, at);
-    const top: { value: number; candidate: number; again: boolean }[] = [];
-    const offer = (value: number, candidate: number, again: boolean) => {
+    const top: { value: number; candidate: number; copy: number }[] = [];
+    const offer = (value: number, candidate: number, copy: number) => {
       if (!each.required && value <= 0) return;
       const last = top[places - 1];
       if (last && value <= last.value) return;
       let k = Math.min(top.length, places - 1);
       while (k > 0 && (top[k - 1]?.value ?? 0) < value) k--;
-      top.splice(k, 0, { value, candidate, again });
+      top.splice(k, 0, { value, candidate, copy });
       if (top.length > places) top.pop();
     };
-    if (places > 0)
+    if (places > 0) {
+      this.payForKinds(node, at);
       for (const i of node.open[at] ?? []) {
-        offer(this.worth[i] ?? 0, i, counted.has(i));
-        // copies beyond the second add nothing, but a required place may have to take one
-        for (let copy = 1; copy < Math.min(places, each.required ? places : 2 - (counted.get(i) ?? 0)); copy++)
-          offer(this.worthAgain[i] ?? 0, i, true);
+        const had = counted.get(i) ?? 0;
+        const most = each.required ? places : Math.min(places, this.copies - had);
+        for (let c = 0; c < most; c++) {
+          const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
+          const value = c === 0 ? this.asChosen(i) : worth - (this.pays[i] ?? 0);
+          if (c > 0 && !each.required && value <= 0) break;
+          offer(value, i, Math.min(c + had, this.copies - 1));
+        }
       }
+      this.keepMost(node.open[at] ?? []);
+    }
     let sum = 0;
-    for (const { value, candidate, again } of top) {
+    for (const { value, candidate, copy } of top) {
       sum += value;
-      this.chosen.push({ candidate, at, again });
+      this.chosen.push({ candidate, at, copy });
     }
     if (each.required && top.length < places) sum = -Infinity;
     const last = top[places - 1]?.value;
@@ -291,7 +484,7 @@ export class Relaxation {
     return this.limited ? taken.reduce((sum, { candidate }) => sum + (this.prices[candidate] ?? 0), 0) : 0;
   }
 
-  /** What the money left still reaches, and no third copies. */
+  /** What the money left still reaches, and no more copies than there are roles for. */
   affordable(open: Decided['open'], taken: readonly Taken[]): Decided['open'] {
     const left = 1 - this.spent(taken);
     const counted = this.count(taken);
@@ -299,7 +492,7 @@ export class Relaxation {
       list.filter(
         (i) =>
           (!this.limited || (this.prices[i] ?? 0) <= left + CENTLESS) &&
-          (this.classes[at]?.required || (counted.get(i) ?? 0) < 2),
+          (this.classes[at]?.required || (counted.get(i) ?? 0) < this.copies),
       ),
     );
   }

@@ -1,6 +1,7 @@
 import { showMoney } from '../money/currency';
 import type { ValueOf } from './buyingOrder';
-import { isAllRound, type Candidate } from './candidates';
+import type { Candidate } from './candidates';
+import { isAllRound } from './kinds';
 import type { Workbench } from './workbench';
 
 /** Months over which saving for a better main knife is weighed against buying now, and what it must add to be worth naming. */
@@ -22,7 +23,7 @@ export function saveUp(
   const better = bench.problem.candidates
     .filter((c) => c.action === 'buy' && isAllRound(c.type) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
     .map((c) => ({ c, more: valueOf([...others, c]) - now }))
-    .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor)[0];
+    .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))[0];
   const months = (minor: number) => Math.max(1, Math.ceil(minor / perMonthMinor));
   const bought = `Buying now: yours in month ${months(main.priceMinor)}.`;
   if (!better || better.more < SAVING.points)

@@ -1,5 +1,8 @@
+import type { TaskLoad } from '../cutting/load';
 import type { SCHOOL_IDS, SECOND_KNIVES } from '../formats/kitchenWords';
-import { isAllRound, type Candidate } from './candidates';
+import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
+import type { Candidate } from './candidates';
+import { isAllRound } from './kinds';
 
 /** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
 export interface Slot {
@@ -12,19 +15,30 @@ export type SchoolId = (typeof SCHOOL_IDS)[number];
 const length = (c: Candidate) => c.blade?.blade.lengthMm ?? 0;
 const role = (c: Candidate, ...roles: string[]) => c.action === 'buy' && roles.includes(c.type?.role ?? '');
 const type = (c: Candidate, ...ids: string[]) => c.action === 'buy' && ids.includes(c.type?.id ?? '');
-const need = (accepts: Slot['accepts']): Slot => ({ accepts, required: true });
+/** Nothing is required that nobody here may use. */
+const need = (accepts: Slot['accepts']): Slot => ({
+  accepts: (c) => accepts(c) && c.scores.some((score) => score > 0),
+  required: true,
+});
 const may = (accepts: Slot['accepts']): Slot => ({ accepts, required: false });
 
 /** Dearest a plain line knife may be, EUR minor units: cheap enough to lose. */
 const PLAIN_PRICE = 6000;
-const cheap = (c: Candidate) => (c.blade?.blade.priceMinor ?? 0) <= PLAIN_PRICE;
+const cheap = ({ blade }: Candidate) =>
+  blade !== null && convertMinor(blade.blade.priceMinor, blade.blade.currency, CATALOGUE_CURRENCY) <= PLAIN_PRICE;
+
+/** Least edge of a serrated knife that stands in for bread and carving, mm. */
+const LOAF_LENGTH = 185;
+/** Blades taken apart by which animal or fish is there. */
+const specialist = (c: Candidate) => role(c, 'slicer', 'butchery', 'fish');
 
 const general = (c: Candidate) => role(c, 'general') && !type(c, 'camp');
 const serrated = (c: Candidate) => role(c, 'serrated');
 
 /** The knife places of each school (handbook 5.3); `free` and `boxed-set` have none of their own. */
 const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
-  'two-and-peeler': [need(general), need(serrated)],
+  // its supporters mean a knife for loaves and roasts, not a small one
+  'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= LOAF_LENGTH)],
   'classic-three': [need(general), need((c) => type(c, 'paring', 'petty')), need(serrated)],
   'three-lengths': [
     need((c) => c.action === 'buy' && length(c) <= 150),
@@ -36,16 +50,22 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
     need((c) => type(c, 'petty')),
     need((c) => role(c, 'general', 'small', 'vegetable') && length(c) >= 140 && length(c) <= 185),
     need((c) => serrated(c) && cheap(c)),
-    may((c) => role(c, 'slicer', 'butchery', 'fish')),
+    may(specialist),
   ],
   'tall-blade': [need((c) => type(c, 'veg-cleaver')), need((c) => role(c, 'small'))],
   'fish-counter': [
     need((c) => type(c, 'deba')),
-    need((c) => type(c, 'yanagiba', 'takohiki')),
+    need((c) => type(c, 'yanagiba', 'takohiki', 'kiritsuke-yanagiba')),
     ...Array.from({ length: 4 }, () => may((c: Candidate) => c.action === 'buy')),
   ],
   'one-mid-blade': [
-    need((c) => type(c, 'camp', 'petty', 'utility', 'santoku') && length(c) >= 115 && length(c) <= 150),
+    need(
+      (c) =>
+        type(c, 'camp', 'petty', 'utility', 'santoku') &&
+        length(c) >= 115 &&
+        length(c) <= 150 &&
+        c.blade?.blade.steel !== 'ceramic',
+    ),
   ],
   'line-cook': [
     need((c) => type(c, 'chef') && length(c) >= 240 && cheap(c)),
@@ -77,7 +97,11 @@ export function schoolSlots(
   return PLACES[school].slice(0, maxKnives);
 }
 
-/** Whether a school gets a tool of its own: the peeler that replaces the small knife. */
-export function schoolTools(school: SchoolId): string[] {
-  return school === 'two-and-peeler' ? ['peeler'] : [];
+/** Whether a school buys a tool: what its work needs and no knife does, and the peeler that replaces the small knife. */
+export function isSchoolTool(school: SchoolId, { id }: Candidate, loads: readonly TaskLoad[]): boolean {
+  if (school === 'two-and-peeler' && id === 'peeler') return true;
+  return loads.some(({ task }) => task.motions.length === 0 && task.group !== 'Odd jobs' && (task.tools[id] ?? 0) > 0);
 }
+
+/** Whether a school's places are also the order in which its supporters buy. */
+export const buysInOrder = (school: SchoolId): boolean => school !== 'free' && school !== 'boxed-set';

@@ -5,7 +5,7 @@ import { taskDone } from '../cutting/load';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { prepareTask, score } from '../fit/score';
 import { cookOf, fileOf, taskNamed, traitsOf } from '../testing/trade';
-import { isAllRound } from './candidates';
+import { isAllRound } from './kinds';
 import { planKitchen } from './planKitchen';
 
 /** Standing disagreements, settled by the kitchen: each side moves the plan the way its supporters mean it. */
@@ -58,13 +58,14 @@ test('who carries food on the flat gains by a tall side; who never does does not
 
 test('thick slices of cooked meat any keen knife does well, thin ones ask for a blade made for it; what is thin by nature stays so', () => {
   const roast = taskNamed('roast-carve');
+  const as = (carves: 'thin' | 'thick' | null) => ({ habits: { carves }, sizes: new Map() });
   const at = (id: string, carves: 'thin' | 'thick') =>
-    score(traitsOf(id), prepareTask(taskDone(roast, { carves })), [cookOf()]);
+    score(traitsOf(id), prepareTask(taskDone(roast, as(carves))), [cookOf()]);
   const [chef, carving] = ['ploverdale-chef-200', 'ploverdale-carving-220'] as const;
   expect(at(chef, 'thick')).toBeGreaterThan(at(chef, 'thin') + 10);
   expect(at(carving, 'thin') - at(chef, 'thin')).toBeGreaterThan(at(carving, 'thick') - at(chef, 'thick') + 2);
   const ham = taskNamed('ham-thin');
-  expect(taskDone(ham, { carves: 'thick' })).toBe(ham);
-  expect(taskDone(roast, { carves: 'thick' })).toBe(taskDone(roast, { carves: 'thick' }));
-  expect(taskDone(roast, { carves: null })).toBe(roast);
+  expect(taskDone(ham, as('thick'))).toBe(ham);
+  expect(taskDone(roast, as('thick'))).toBe(taskDone(roast, as('thick')));
+  expect(taskDone(roast, as(null))).toBe(roast);
 });

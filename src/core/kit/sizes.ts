@@ -39,12 +39,22 @@ export function startingKit(problem: Problem, kindred: readonly number[]): Choic
   const led = placed(problem, kindred);
   return [chooser.fill(chooser.empty(), false), chooser.fill(chooser.empty(), true), chooser.fill(led, false)]
     .map((choice) => chooser.exchange(choice))
-    .map((choice) => ({ choice, value: chooser.value(choice) }))
+    .map((choice) => ({ choice, value: chooser.worth(choice) }))
     .reduce((best, each) => (each.value > best.value ? each : best)).choice;
 }
 
-/** Nodes after which a search stops proving and states its gap: some seconds' work at most. */
-export const ENOUGH_NODES = 40_000;
+/** Work after which a search stops proving and states its gap, nodes × roles: some seconds at most. */
+const ENOUGH_WORK = 1_200_000;
+
+/** Nodes after which a search of a problem stops. */
+export const enoughNodes = ({ demand }: Pick<Problem, 'demand'>): number =>
+  Math.ceil(
+    ENOUGH_WORK /
+      Math.max(
+        1,
+        demand.states.reduce((sum, { roles }) => sum + roles.length, 0),
+      ),
+  );
 /** Nodes between two breaths. */
 export const SLICE = 20;
 
@@ -64,7 +74,7 @@ export function* ladder(problem: Problem, most: number): Generator<Rung[], Rung[
     const below = rungs.at(-1);
     const search = new ExactSearch(part, startingKit(part, below ? chosenOf(below.proof) : []), below?.hint);
     const hint = search.rootMultipliers;
-    for (let nodes = 0; nodes < ENOUGH_NODES && !search.step(SLICE); nodes += SLICE)
+    for (let nodes = 0; nodes < enoughNodes(part) && !search.step(SLICE); nodes += SLICE)
       yield [...rungs, { size, proof: search.proof(), hint }];
     rungs.push({ size, proof: search.proof(), hint });
   }

@@ -1,8 +1,10 @@
-import { FIT } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { explain } from '../fit/score';
 import type { LengthBand } from '../fit/wantedLength';
-import { isAllRound, type Candidate } from './candidates';
+import { workingLengthMm } from '../fit/parts/length';
+import { showMoney } from '../money/currency';
+import type { Candidate } from './candidates';
+import { isAllRound } from './kinds';
 import type { Workbench } from './workbench';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
@@ -46,7 +48,12 @@ export function taskNames(loads: readonly TaskLoad[], most = 4): string {
 }
 
 /** Why a step is in the plan: sentences with their figures. */
-export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Array): string[] {
+export function reasonsFor(
+  bench: Workbench,
+  step: Candidate,
+  before: Float64Array,
+  { gain, priceMinor }: { gain: number; priceMinor: number },
+): string[] {
   const over = takenOver(bench, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
   const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
@@ -59,7 +66,9 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
             : 'A second knife for the same work, so that nobody waits and raw food keeps its own.',
         ];
   const lifted = over.filter(({ score, was }) => was < STRUGGLE_BELOW && score >= DONE_WELL).map(({ load }) => load);
-  if (lifted.length > 0) sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
+  if (lifted.length > 0 && bench.owned.length > 0)
+    sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
+  sentences.push(...worthWords(bench, step, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
   if (step.action === 'buy' && isAllRound(step.type)) {
@@ -69,7 +78,7 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
     sentences.push(
       off === 0
         ? `${lengthMm} mm lies in the length you want, ${fromMm}–${toMm} mm.`
-        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${off <= FIT.wantedLength.tolerance.value ? '' : '; its shape makes up for it'}.`,
+        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${lengthMm < fromMm && workingLengthMm(blade) >= fromMm ? `; flat enough to work like ${Math.round(workingLengthMm(blade))} mm` : ''}.`,
     );
   }
   const top = over[0];
@@ -86,6 +95,22 @@ export function reasonsFor(bench: Workbench, step: Candidate, before: Float64Arr
   return sentences;
 }
 
+/** What a step adds against what it is paid, here. */
+function worthWords(
+  { problem: { scale }, kitchen: { currency } }: Workbench,
+  step: Candidate,
+  gain: number,
+  priceMinor: number,
+): string[] {
+  if (step.inSet) return [];
+  const keep = step.action === 'buy' || step.action === 'tool' ? scale.keepMinor : 0;
+  const points = 100 * gain;
+  const paid = (priceMinor + keep) / scale.pointMinor;
+  return [
+    `Adds ${points.toFixed(1)} points for ${showMoney(priceMinor, currency)}: ${points >= paid ? 'worth it here' : 'taken for what it rescues or what was asked for'}, where a point is worth ${showMoney(scale.pointMinor, currency)}.`,
+  ];
+}
+
 const TELLING = new Set(['reach', 'span', 'contact', 'motion', 'in-hand', 'tip', 'crust', 'flex', 'clearance']);
 
 function steelWords(bench: Workbench, step: Candidate): string[] {
@@ -95,9 +120,9 @@ function steelWords(bench: Workbench, step: Candidate): string[] {
   const words = [`${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lower(steel.note)}`];
   if (blade.reactivity > 0.3 && bench.kitchen.habits.upkeep !== 'wipes-during')
     words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
-  if (!blade.serrated && blade.blade.edgeAngleDeg < steel.leastAngleDeg - 0.5 && step.type?.id !== 'child')
+  if (step.regrindMinor)
     words.push(
-      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: open it to ${steel.leastAngleDeg}° before first use.`,
+      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, bench.kitchen.currency)}.`,
     );
   return words;
 }

@@ -26,13 +26,24 @@ export function serversOf(
   ];
 }
 
-/** Minutes a week that go to each of the steps once all are carried out. */
-export function minutesServed(bench: Workbench, steps: readonly Candidate[]): number[] {
-  const minutes = steps.map(() => 0);
-  for (const { minutesPerWeek, by } of servedBy(bench, steps))
-    if (by && 'step' in by) minutes[by.step] = (minutes[by.step] ?? 0) + minutesPerWeek;
+/** Minutes a week that go to each of the steps and of the owned knives once all steps are carried out. */
+export function minutesServedBy(bench: Workbench, steps: readonly Candidate[]): { steps: number[]; owned: number[] } {
+  const minutes = { steps: steps.map(() => 0), owned: bench.owned.map(() => 0) };
+  const add = (to: number[], at: number, more: number) => (to[at] = (to[at] ?? 0) + more);
+  for (const { minutesPerWeek, by } of servedBy(bench, steps)) {
+    if (by && 'owned' in by) add(minutes.owned, by.owned, minutesPerWeek);
+    if (!by || !('step' in by)) continue;
+    // a knife put right is the owned one again
+    const put = steps[by.step]?.owned ?? null;
+    add(minutes.steps, by.step, minutesPerWeek);
+    if (put !== null) add(minutes.owned, put, minutesPerWeek);
+  }
   return minutes;
 }
+
+/** Minutes a week that go to each of the steps once all are carried out. */
+export const minutesServed = (bench: Workbench, steps: readonly Candidate[]): number[] =>
+  minutesServedBy(bench, steps).steps;
 
 /** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
 export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {

@@ -1,22 +1,24 @@
-import { kindOfWork, type Candidate } from './candidates';
-import { chooseKit, QUICK } from './choose';
+import type { Candidate } from './candidates';
+import { kindOfWork } from './kinds';
+import { chooseKit, ROUGH } from './choose';
 import { normal, seeded } from './random';
-import { usefulness } from './value';
-import type { Workbench } from './workbench';
+import { kitOf, type Workbench } from './workbench';
 
-/** How far things may be off, as standard deviations: loads by a quarter, each score by three points. House judgement. */
-export const DOUBT = { load: 0.25, score: 3 } as const;
+/** How far things may be off, as standard deviations: loads by a quarter, what a blade is worth by a fortieth. House judgement. */
+export const DOUBT = { load: 0.25, usefulness: 0.025 } as const;
 const SEED = 20_260;
 
-const kindOf = (c: Candidate) => `${c.action}:${kindOfWork(c)}:${c.owned ?? ''}`;
+/** What counts as the same step: the same model at its length, the same thing done to the same owned knife, the same tool. */
+const sameAs = (c: Candidate) => c.id;
 
 /**
- * Runs the plan again under small changes of loads and scores and counts how often each step's kind (same action, same role of
- * knife or same tool) is chosen again. One run at a time, so that a caller may stop; deterministic.
+ * Runs the plan again under small changes of loads and scores and counts how often each step is chosen again, and what takes its place where
+ * it is not. One run at a time, so that a caller may stop; deterministic.
  */
 export class Doubt {
   private readonly random = seeded(SEED);
   private readonly kept: number[];
+  private readonly instead: Map<string, number>[];
   private runs = 0;
 
   constructor(
@@ -24,23 +26,44 @@ export class Doubt {
     private readonly steps: readonly Candidate[],
   ) {
     this.kept = steps.map(() => 0);
+    this.instead = steps.map(() => new Map<string, number>());
   }
 
   /** One perturbed plan. */
   run(): void {
     const { problem } = this.bench;
     const { random } = this;
-    const weights = problem.demand.weights.map((w) => w * Math.exp(DOUBT.load * normal(random)));
+    const byTask = problem.demand.weights.map(() => Math.exp(DOUBT.load * normal(random)));
+    const total = problem.demand.weights.reduce((sum, w, t) => sum + w * (byTask[t] ?? 1), 0);
+    const scale = total > 0 ? problem.demand.total / total : 1;
+    const states = problem.demand.states.map((state) =>
+      state.rescue
+        ? state
+        : { ...state, roles: state.roles.map((r) => ({ ...r, weight: r.weight * (byTask[state.task] ?? 1) * scale })) },
+    );
     const candidates = problem.candidates.map((c) => {
       // doubt about a blade is one doubt: a model better than thought is better at all it does
-      const off = DOUBT.score * normal(random);
-      return { ...c, rows: c.scores.map((s) => (s > 0 ? usefulness(s + off) : 0)) };
+      const off = 1 + DOUBT.usefulness * normal(random);
+      return { ...c, counted: c.counted.map((u) => Math.min(1, u * off)) };
     });
-    const demand = { ...problem.demand, weights, total: weights.reduce((a, b) => a + b, 0) };
-    const { choice } = chooseKit({ ...problem, demand, candidates }, QUICK);
-    const again = new Set([...choice].flatMap((index) => (index >= 0 ? (candidates[index] ?? []) : [])).map(kindOf));
+    const again = kitOf(
+      { candidates },
+      chooseKit({ ...problem, demand: { ...problem.demand, states }, candidates }, ROUGH).choice,
+    );
+    const left = again.map(sameAs);
+    const chosenBefore = new Set(this.steps.map(sameAs));
     this.steps.forEach((step, i) => {
-      if (again.has(kindOf(step))) this.kept[i] = (this.kept[i] ?? 0) + 1;
+      const at = left.indexOf(sameAs(step));
+      if (at >= 0) {
+        left.splice(at, 1);
+        this.kept[i] = (this.kept[i] ?? 0) + 1;
+        return;
+      }
+      const other = again.find(
+        (c) => kindOfWork(c) === kindOfWork(step) && c.action === step.action && !chosenBefore.has(c.id),
+      );
+      const counts = this.instead[i];
+      if (other && counts) counts.set(other.id, (counts.get(other.id) ?? 0) + 1);
     });
     this.runs++;
   }
@@ -48,5 +71,12 @@ export class Doubt {
   /** Share of the runs in which each step stayed, 0–1. */
   stayed(): number[] {
     return this.kept.map((count) => count / Math.max(1, this.runs));
+  }
+
+  /** What took each step's place most often, by id; null where nothing did. */
+  closest(): (string | null)[] {
+    return this.instead.map(
+      (counts) => [...counts].sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))[0]?.[0] ?? null,
+    );
   }
 }

@@ -57,7 +57,9 @@ describe('what keeps the kit', () => {
     };
     const p = plan(tight, 4);
     expect(p.spent).toBeLessThanOrEqual(60);
-    expect(p.coverage).toEqual(plan({ ...tight, limits: { never: ['board', 'guard'] } }).coverage);
+    // the board comes before any knife, and the knives get what it leaves
+    expect(p.steps[0]).toMatchObject({ type: 'board', price: 39 });
+    expect(p.coverage).toEqual(plan({ ...tight, limits: { never: ['guard'] } }).coverage);
     const wide = plan({ ...tight, budget: money }, 4);
     for (const step of wide.steps) expect(step.stays === null).toBe(step.upkeep === true);
     expect(perStep(wide, ['a', 'b']).slice(0, 4)).toEqual([null, null, 'a', 'b']);

@@ -20,22 +20,16 @@ export interface Upkeep {
  * stone for who sharpens. Nothing that is owned or excluded, and no more than the money left reaches, needs first.
  */
 export function upkeepFor(
-  { kitchen, reference, owned }: Workbench,
+  { kitchen, reference, owned, boardMinor }: Workbench,
   steps: readonly Candidate[],
   leftMinor: number,
 ): Upkeep[] {
-  const { habits, board, tools, limits, currency } = kitchen;
+  const { habits, tools, limits, currency } = kitchen;
   const kept = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.blade);
   const blades = [...kept, ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [s.blade] : []))];
   const plain = blades.filter((b) => !b.serrated && b.steel.easeOfSharpening > 0);
   const hardest = Math.max(0, ...plain.map((b) => b.hardness));
   const wanted: { id: string; need: boolean; why: string; count?: number }[] = [];
-  if (board.material === 'glass' || board.material === 'stone')
-    wanted.push({
-      id: 'board',
-      need: true,
-      why: `A ${board.material} board ruins every edge within days: wood comes before any knife.`,
-    });
   if (habits.storage === 'loose' && !tools.includes('drawer-tray') && blades.length > 0)
     wanted.push({
       id: 'guard',
@@ -64,7 +58,20 @@ export function upkeepFor(
       why: 'You sharpen yourself: a medium stone does most of it, coarse only for damage. On a wet cloth, slowly, edge away at rest.',
     });
   let left = leftMinor;
-  return wanted.flatMap(({ id, need, why, count = 1 }) => {
+  const board = reference.tools.get('board');
+  // its price was put aside before anything else
+  const first: Upkeep[] =
+    boardMinor > 0 && board
+      ? [
+          {
+            tool: board,
+            priceMinor: boardMinor,
+            need: true,
+            why: 'Glass and stone ruin every edge within days: wood comes before any knife.',
+          },
+        ]
+      : [];
+  const rest = wanted.flatMap(({ id, need, why, count = 1 }) => {
     const tool = reference.tools.get(id);
     if (!tool || tools.includes(id) || limits.never.includes(id)) return [];
     const priceMinor = count * convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, currency);
@@ -72,4 +79,5 @@ export function upkeepFor(
     left -= priceMinor;
     return [{ tool, priceMinor, need, why }];
   });
+  return [...first, ...rest];
 }

@@ -1,75 +1,178 @@
-/** Below this score a knife is no help; from {@link EXCELLENT} on, more polish adds nothing (handbook 5.1). */
-export const USELESS = 0.35;
-export const EXCELLENT = 0.92;
+import { WORTH } from '../constants';
 
-/** Worth of a score (0–100) to a kit, 0–1: nothing while it is a struggle, all of it once excellent. */
+const BENDS = WORTH.usefulness;
+
+/**
+ * Worth of a score (0–100) to a kit, 0–1, concave above a struggle: bringing work from a struggle to done well is the point of buying, going
+ * from well to perfect is pleasant and worth little (handbook 8.1).
+ *
+ * @example usefulness(55) // 0.5
+ */
 export function usefulness(score: number): number {
-  return Math.min(1, Math.max(0, (score / 100 - USELESS) / (EXCELLENT - USELESS)));
+  let [fromScore, fromWorth]: readonly [number, number] = BENDS[0];
+  if (score <= fromScore) return 0;
+  for (const [toScore, toWorth] of BENDS) {
+    if (score < toScore)
+      return fromWorth + ((toWorth - fromWorth) * (score - fromScore)) / Math.max(1e-9, toScore - fromScore);
+    fromScore = toScore;
+    fromWorth = toWorth;
+  }
+  return 1;
 }
 
-/** What a kit is measured against: a weight and a shared share per task. */
-export interface Demand {
-  /** Weight of each task; sums to `total`. */
-  weights: Float64Array;
-  /** Share of each task done while another knife is wanted at once, 0–0.5. */
-  shared: Float64Array;
-  total: number;
+/** Someone who wants a knife for a task: the column of the rows that tells how well one serves, and the share of coverage it counts. */
+export interface Role {
+  column: number;
+  weight: number;
 }
 
 /**
- * Best and second-best usefulness per task as knives are added: value = Σ w·[(1 − c)·f1 + c·f2] / Σ w (handbook 5.1).
- * Monotone and submodular in the set of rows added.
+ * A moment at a task: so many people at it at once, each served by a knife of their own. `same`: all read one column and count less one
+ * after another, so that the best knives serve in order; otherwise it is two people of different hands.
+ */
+export interface State {
+  task: number;
+  roles: readonly Role[];
+  same: boolean;
+  /** Weekly work brought out of a struggle: counted in the choice, not in coverage. */
+  rescue: boolean;
+}
+
+/** What a kit is measured against. Rows of candidates have one figure, 0–1, for every column. */
+export interface Demand {
+  columns: number;
+  states: readonly State[];
+  /** Weight of each task; sums to `total`. */
+  weights: Float64Array;
+  total: number;
+}
+
+/** Figures kept of two roles served by two different rows: the best and second of each, and which row each best comes from. */
+const KEPT = 6;
+
+/** Keeps a row's figures for the two roles of the pair that begins at `at`. */
+function keep(kept: Float64Array, at: number, one: number, other: number, row: number): void {
+  for (let k = at, figure = one; k <= at + 3; k += 3, figure = other) {
+    if (figure > (kept[k] ?? 0)) {
+      kept[k + 1] = kept[k] ?? 0;
+      kept[k] = figure;
+      kept[k + 2] = row;
+    } else if (figure > (kept[k + 1] ?? 0)) kept[k + 1] = figure;
+  }
+}
+
+/** Worth of the pair that begins at `at`: the best assignment of two rows to its roles. */
+function pairAt(kept: Float64Array, at: number): number {
+  const [a1, a2] = [kept[at] ?? 0, kept[at + 1] ?? 0];
+  const [b1, b2] = [kept[at + 3] ?? 0, kept[at + 4] ?? 0];
+  return kept[at + 2] !== kept[at + 5] ? a1 + b1 : Math.max(a1 + b2, a2 + b1);
+}
+
+/**
+ * What a growing set of rows is worth: over all states, the best assignment of rows to roles (handbook 5.1, 8.4). Monotone and submodular in
+ * the set of rows.
  */
 export class KitValue {
-  readonly best: Float64Array;
-  readonly second: Float64Array;
+  /** Of the states whose roles read one column: that column, the first of their roles, and whether they are rescues. */
+  private readonly columns: Int32Array;
+  private readonly starts: Int32Array;
+  private readonly isRescue: Uint8Array;
+  /** By role: its weight, and the figure of the row that serves it. */
+  private readonly weights: Float64Array;
+  private readonly tops: Float64Array;
+  private readonly pairs: (readonly [Role, Role])[];
+  private readonly paired: Float64Array;
+  private readonly tried = new Float64Array(KEPT);
+  private count = 0;
 
-  constructor(private readonly demand: Demand) {
-    this.best = new Float64Array(demand.weights.length);
-    this.second = new Float64Array(demand.weights.length);
+  constructor({ states }: Demand) {
+    const same = states.filter((state) => state.same);
+    this.columns = Int32Array.from(same, ({ roles }) => roles[0]?.column ?? 0);
+    this.isRescue = Uint8Array.from(same, ({ rescue }) => Number(rescue));
+    this.starts = new Int32Array(same.length + 1);
+    same.forEach(({ roles }, s) => (this.starts[s + 1] = (this.starts[s] ?? 0) + roles.length));
+    this.weights = Float64Array.from(same.flatMap(({ roles }) => roles.map((role) => role.weight)));
+    this.tops = new Float64Array(this.weights.length);
+    this.pairs = states.flatMap(({ same: alike, roles: [one, other] }) =>
+      !alike && one && other ? [[one, other] as const] : [],
+    );
+    this.paired = new Float64Array(KEPT * this.pairs.length);
   }
 
   clear(): this {
-    this.best.fill(0);
-    this.second.fill(0);
+    this.tops.fill(0);
+    this.count = 0;
+    this.paired.fill(0);
     return this;
   }
 
   add(row: Float64Array): this {
-    const { best, second } = this;
-    for (let t = 0; t < best.length; t++) {
-      const f = row[t] ?? 0;
-      if (f > (best[t] ?? 0)) {
-        second[t] = best[t] ?? 0;
-        best[t] = f;
-      } else if (f > (second[t] ?? 0)) second[t] = f;
+    const { tops, starts, columns } = this;
+    for (let s = 0; s < columns.length; s++) {
+      let f = row[columns[s] ?? 0] ?? 0;
+      const end = starts[s + 1] ?? 0;
+      for (let k = starts[s] ?? 0; k < end && f > 0; k++) {
+        const here = tops[k] ?? 0;
+        if (f > here) {
+          tops[k] = f;
+          f = here;
+        }
+      }
     }
+    this.count++;
+    this.pairs.forEach(([one, other], p) =>
+      keep(
+        this.paired,
+        KEPT * p,
+        one.weight * (row[one.column] ?? 0),
+        other.weight * (row[other.column] ?? 0),
+        this.count,
+      ),
+    );
     return this;
   }
 
-  /** Coverage of the rows added so far, 0–1. */
-  value(): number {
-    const { weights, shared, total } = this.demand;
-    let sum = 0;
-    for (let t = 0; t < weights.length; t++) {
-      const c = shared[t] ?? 0;
-      sum += (weights[t] ?? 0) * ((1 - c) * (this.best[t] ?? 0) + c * (this.second[t] ?? 0));
-    }
-    return total > 0 ? sum / total : 0;
+  /** What one more row would add to a pair. */
+  private pairGain(p: number, row: Float64Array): number {
+    const pair = this.pairs[p];
+    if (!pair) return 0;
+    const [one, other] = pair;
+    const { tried, paired } = this;
+    for (let k = 0; k < KEPT; k++) tried[k] = paired[KEPT * p + k] ?? 0;
+    keep(tried, 0, one.weight * (row[one.column] ?? 0), other.weight * (row[other.column] ?? 0), this.count + 1);
+    return pairAt(tried, 0) - pairAt(paired, KEPT * p);
   }
 
-  /** How much coverage one more row would add. */
-  gain(row: Float64Array): number {
-    const { weights, shared, total } = this.demand;
+  /** Worth of the rows added so far; `rescues`: with what rescued work weighs in the choice. */
+  value(rescues = true): number {
+    const { tops, starts, weights, isRescue } = this;
     let sum = 0;
-    for (let t = 0; t < weights.length; t++) {
-      const f = row[t] ?? 0;
-      const second = this.second[t] ?? 0;
-      if (f <= second) continue;
-      const best = this.best[t] ?? 0;
-      const c = shared[t] ?? 0;
-      sum += (weights[t] ?? 0) * (f > best ? (1 - c) * (f - best) + c * (best - second) : c * (f - second));
+    for (let s = 0; s < isRescue.length; s++) {
+      if (!rescues && isRescue[s] === 1) continue;
+      const end = starts[s + 1] ?? 0;
+      for (let k = starts[s] ?? 0; k < end; k++) sum += (weights[k] ?? 0) * (tops[k] ?? 0);
     }
-    return total > 0 ? sum / total : 0;
+    for (let p = 0; p < this.pairs.length; p++) sum += pairAt(this.paired, KEPT * p);
+    return sum;
+  }
+
+  /** How much one more row would add. */
+  gain(row: Float64Array): number {
+    const { tops, starts, columns, weights } = this;
+    let sum = 0;
+    for (let s = 0; s < columns.length; s++) {
+      let f = row[columns[s] ?? 0] ?? 0;
+      const end = starts[s + 1] ?? 0;
+      if (f <= (tops[end - 1] ?? 0)) continue;
+      for (let k = starts[s] ?? 0; k < end; k++) {
+        const here = tops[k] ?? 0;
+        if (f > here) {
+          sum += (weights[k] ?? 0) * (f - here);
+          f = here;
+        }
+      }
+    }
+    for (let p = 0; p < this.pairs.length; p++) sum += this.pairGain(p, row);
+    return sum;
   }
 }

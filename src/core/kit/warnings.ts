@@ -1,10 +1,11 @@
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor, showMoney } from '../money/currency';
-import { isAllRound, type Candidate } from './candidates';
+import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../money/currency';
+import type { Candidate } from './candidates';
+import { isAllRound } from './kinds';
 import { minutesServed } from './strip';
 import type { Workbench } from './workbench';
 
 /** Guidance on the shape of the spending (handbook 5.2), checked and reported, never forced. */
-const MAIN_SHARE_LEAST = 0.3;
+const MAIN_SHARE_LEAST = 0.25;
 const SERRATED_SHARE_MOST = 0.2;
 const DEAR_FOR_ROUGH_EUR = 150;
 /** Dear for what is used less than so many minutes a month. */
@@ -19,10 +20,8 @@ export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet
     warnings.push(
       'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
     );
-  if (board.material === 'glass' || board.material === 'stone')
-    warnings.push(
-      `A ${board.material} board ruins every edge within days: get a wooden or rubber one before any knife.`,
-    );
+  if (bench.boardMinor > 0 || board.material === 'glass' || board.material === 'stone')
+    warnings.push('A glass or stone board ruins every edge within days: get a wooden or rubber one before any knife.');
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
   if (habits.storage === 'loose')
@@ -46,11 +45,22 @@ export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet
     warnings.push(
       'Raw meat, poultry and fish: a separate board and knife, or wash between; follow your local food-safety authority.',
     );
-  if (unmet > 0)
+  const missing = askedInVain(bench, steps);
+  const without = Math.max(unmet, missing.length);
+  if (without > 0)
     warnings.push(
-      `${unmet === 1 ? 'One knife that was asked for is' : `${unmet} knives that were asked for are`} not to be had within the budget and limits; the plan does without.`,
+      `${without === 1 ? 'One knife that was asked for is' : `${without} knives that were asked for are`} not to be had within the budget and limits${missing.length > 0 ? ` (${missing.join(', ')})` : ''}; the plan does without.`,
     );
   return [...warnings, ...moneyWarnings(bench, steps)];
+}
+
+/** Names of what was asked for and is neither owned nor bought. */
+function askedInVain({ kitchen, models, reference }: Workbench, steps: readonly Candidate[]): string[] {
+  const bought = steps.filter((s) => s.action === 'buy');
+  return kitchen.limits.must
+    .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
+    .filter((id) => !bought.some((s) => s.id === id || s.type?.id === id))
+    .map((id) => reference.types.get(id)?.name ?? models.find((m) => m.id === id)?.name ?? id);
 }
 
 function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] {
@@ -65,9 +75,11 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
     warnings.push(
       'Nothing here is a general knife: the budget or the limits leave none that suits. Raise one of them.',
     );
-  if (main > 0 && bought.length > 1 && main < MAIN_SHARE_LEAST * total)
+  // several cooks share the money among several main knives
+  const generals = bought.filter((s) => isAllRound(s.type)).length;
+  if (main > 0 && bought.length > 1 && generals === 1 && main < MAIN_SHARE_LEAST * total)
     warnings.push(
-      `The main knife takes ${money(main)} of ${money(total)}; about half is usual, since most minutes are spent with it.`,
+      `The main knife takes ${money(main)} of the ${money(total)} for knives; about half is usual. Here other work asks for blades of its own, and a dearer main knife would add less than its price.`,
     );
   const serrated = bought
     .filter((s) => s.type?.role === 'serrated')
@@ -83,7 +95,7 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
         `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
       );
   });
-  if (kitchen.habits.roughUse && fromMinor(main, kitchen.currency) > DEAR_FOR_ROUGH_EUR)
+  if (kitchen.habits.roughUse && main > convertMinor(DEAR_FOR_ROUGH_EUR * 100, CATALOGUE_CURRENCY, kitchen.currency))
     warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
   return warnings;
 }

@@ -1,48 +1,55 @@
 import type { BladeModel } from '../blade/schema';
+import { UPKEEP, WORTH } from '../constants';
 import { taskDone, taskLoads, type TaskLoad } from '../cutting/load';
-import { cookContexts, type CookContext } from '../fit/cook';
+import type { EdgeCare } from '../edge/keenness';
+import { cookContexts, workingCooks, type CookContext } from '../fit/cook';
 import { prepareTask, type PreparedTask } from '../fit/score';
 import { completeKitchen, type Kitchen } from '../kitchen/kitchen';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
 import type { Reference } from '../reference';
 import {
+  besideOwned,
   buyable,
   careSteps,
-  isAllRound,
   ownedKnives,
+  SERVICE_VISITS,
+  toolRows,
   toolScores,
   toolSteps,
   withoutDominated,
   type Candidate,
+  type Making,
   type OwnedKnife,
 } from './candidates';
+import { isAllRound } from './kinds';
 import { bestBox, boxesOf } from './boxes';
-import type { Place, Problem } from './choose';
+import { chooseKit, QUICK, ROUGH, type Choice, type Chosen, type Place, type Problem } from './choose';
 import { demandOf } from './demand';
-import { schoolSlots, schoolTools, type SchoolId, type Slot } from './schools';
-import { usefulness } from './value';
-
-/** What one more knife costs to keep, store and sharpen, EUR minor units: house judgement, breaks ties only. */
-export const KEEP_COST = 3000;
+import { isSchoolTool, schoolSlots, type SchoolId, type Slot } from './schools';
+import { scoringOf } from './scored';
+import { KitValue } from './value';
+import { moneyScale, rescueWorth, type MoneyScale } from './worth';
 
 /** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
-export interface Workbench {
-  kitchen: Kitchen;
+export interface Workbench extends Making {
   assumed: string[];
-  reference: Reference;
-  loads: TaskLoad[];
-  tasks: PreparedTask[];
   cooks: CookContext[];
   owned: OwnedKnife[];
   /** All that may be bought, before the hopeless are dropped: runners-up come from here. */
   buyable: Candidate[];
   /** What the scores rest on, as text: while it stays the same a later bench may take the scores over. */
   scoredFor: string;
-  models: readonly BladeModel[];
   problem: Problem;
-  /** Required places in words, for saying which could not be filled. */
+  /** Polish that keeping a sound knife gives up is more than {@link WORTH} allows, so that its like counts in full. */
+  ownedFallsShort: boolean;
   school: SchoolId;
+  /** What a wooden board in place of glass or stone costs, put aside before any knife; 0 where none is bought. */
+  boardMinor: number;
+  /** Kit of the last proof of this kitchen, by candidate, to start from. */
+  seed?: readonly string[];
+  /** The same kitchen with a sharpening service bought along, where nobody sharpens. */
+  serviced: Workbench | null;
 }
 
 /** Bones are chopped here though no task says so: a carcass a month. */
@@ -80,7 +87,7 @@ function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Pl
 
 /** Every task of the trade as this kitchen does it, ready for scoring. */
 export const allTasks = ({ kitchen, reference }: Pick<Workbench, 'kitchen' | 'reference'>): PreparedTask[] =>
-  [...reference.tasks.values()].map((task) => prepareTask(taskDone(task, kitchen.habits)));
+  [...reference.tasks.values()].map((task) => prepareTask(taskDone(task, kitchen)));
 
 /** General knives that are there whatever is chosen: fit for use, or demanded by name. */
 function generalsSure(
@@ -102,11 +109,12 @@ function reduced(
   slots: readonly Slot[],
   school: SchoolId,
   { volumes }: Pick<Reference, 'volumes'>,
+  scale: MoneyScale,
 ): Candidate[] {
   if (school !== 'free') return candidates;
   const off = new Map(volumes.map((volume) => [volume.maker, volume.off]));
   const lowest = ({ blade, priceMinor }: Candidate) => priceMinor * (1 - (off.get(blade?.blade.maker ?? '') ?? 0));
-  const kept = new Set(withoutDominated(candidates, lowest));
+  const kept = new Set(withoutDominated(candidates, scale, lowest));
   const named = slots.filter((slot) => slot.required);
   return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
 }
@@ -114,8 +122,39 @@ function reduced(
 /** Everything the scores and prices of the buyable models depend on. */
 function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonly TaskLoad[]): string {
   const { must, never, steel, handle, maker } = kitchen.limits;
-  const work = loads.map(({ task }) => task.id);
-  return JSON.stringify([cooks, work, must, never, steel, handle, maker, kitchen.currency, kitchen.portions]);
+  const work = loads.map(({ task, minutesPerWeek, timesPerYear, matters }) => [
+    task.id,
+    minutesPerWeek,
+    timesPerYear >= 52,
+    matters >= 2,
+    kitchen.sizes.get(task.id),
+  ]);
+  const { habits, tastes, currency, seats, cooksAtOnce } = kitchen;
+  return JSON.stringify([cooks, work, must, never, steel, handle, maker, currency, seats, habits, tastes, cooksAtOnce]);
+}
+
+/** Children at the board are no further pair of hands at the others' work. */
+function withoutChildren(kitchen: Kitchen): Kitchen {
+  const children = kitchen.cooks.length - workingCooks(kitchen.cooks).length;
+  return children === 0 ? kitchen : { ...kitchen, cooksAtOnce: Math.max(1, kitchen.cooksAtOnce - children) };
+}
+
+/** A glass or stone board gives way to a wooden one before any knife is bought, where the money leaves something for a knife (handbook 8.5). */
+function withBoard(kitchen: Kitchen, reference: Reference): { kitchen: Kitchen; boardMinor: number } {
+  const board = reference.tools.get('board');
+  const hard = kitchen.board.material === 'glass' || kitchen.board.material === 'stone';
+  if (!hard || !board || kitchen.limits.never.includes(board.id)) return { kitchen, boardMinor: 0 };
+  const inKitchen = (minor: number) => convertMinor(minor, CATALOGUE_CURRENCY, kitchen.currency);
+  const boardMinor = inKitchen(board.priceMinor);
+  const leaves = (kitchen.budgetMinor ?? Infinity) - boardMinor;
+  if (leaves < inKitchen(100 * UPKEEP.boardLeavesEur.value)) return { kitchen, boardMinor: 0 };
+  return { kitchen: { ...kitchen, board: { ...kitchen.board, material: 'wood' } }, boardMinor };
+}
+
+/** What the year's service makes of a kitchen's edges, where nobody sharpens. */
+function serviceFor(care: EdgeCare, habits: Kitchen['habits']): EdgeCare | null {
+  if (habits.sharpening !== 'none') return null;
+  return { ...care, sharpening: 'professional', visitsPerYear: SERVICE_VISITS };
 }
 
 /**
@@ -131,17 +170,31 @@ export function layOut(
 ): Workbench {
   const completed = completeKitchen(file, reference, models);
   const { assumed } = completed;
-  const kitchen = withImpliedTasks(completed.kitchen, reference, assumed);
+  const { kitchen, boardMinor } = withBoard(
+    withImpliedTasks(withoutChildren(completed.kitchen), reference, assumed),
+    reference,
+  );
   const school = schoolId ?? kitchen.limits.school;
   const loads = taskLoads(kitchen, reference);
   const cooks = cookContexts(kitchen, loads);
-  const tasks = loads.map(({ task }) => prepareTask(task));
-  const owned = ownedKnives(kitchen, models, reference, tasks, cooks);
+  const making: Making = { ...scoringOf(kitchen, loads, cooks), kitchen, models, reference, service: null };
+  const service = serviceFor(making.care, kitchen.habits);
+  const lay = (of: Making, known?: Workbench | null) => layOutFor(of, { assumed, cooks, school, boardMinor }, known);
+  const plain = lay(making, before);
+  return service ? { ...plain, serviced: lay({ ...making, service }, before?.serviced) } : plain;
+}
+
+function layOutFor(
+  making: Making,
+  { assumed, cooks, school, boardMinor }: Pick<Workbench, 'assumed' | 'cooks' | 'school' | 'boardMinor'>,
+  before?: Workbench | null,
+): Workbench {
+  const { kitchen, loads, models, reference, hands } = making;
+  const scale = moneyScale(kitchen);
+  const owned = ownedKnives(making);
   const scoredFor = basisOf(kitchen, cooks, loads);
-  const all =
-    before?.scoredFor === scoredFor && before.models === models
-      ? before.buyable
-      : buyable(kitchen, loads, models, reference, tasks, cooks);
+  const known = before?.scoredFor === scoredFor && before.models === models ? before : null;
+  const all = besideOwned(known?.buyable ?? buyable(making), owned, loads);
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(
     school,
@@ -150,47 +203,80 @@ export function layOut(
     generalsSure(kitchen, owned, models, reference),
   );
   const wanted = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
-  const tools = toolSteps(kitchen, loads, reference).filter(
-    (c) => school === 'free' || schoolTools(school).includes(c.id),
-  );
-  const care = careSteps(kitchen, owned, tasks, cooks);
-  const demand = demandOf(kitchen, loads);
-  const given = kitchen.tools.map((id) => toolScores(id, loads).map(usefulness));
-  const budgetMinor = kitchen.budgetMinor ?? Infinity;
+  const tools = toolSteps(making).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
+  const care = careSteps(making, owned);
+  const demand = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
+  const cutlery = Float64Array.from(loads, ({ task }) => (task.atTable ? WORTH.cutlery.value : 0));
+  const given = [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
+  const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
+  const bench = { ...making, assumed, cooks, owned, buyable: all, scoredFor, school, boardMinor, serviced: null };
+  const allowed = boxesOf(making).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);
   const inBox =
-    school === 'boxed-set'
-      ? bestBox(
-          boxesOf({ kitchen, models, reference, tasks, cooks }),
-          demand,
-          [...owned.map((o) => o.rows), ...given],
-          budgetMinor,
-        )
-      : [];
+    school === 'boxed-set' ? bestBox(allowed, demand, [...owned.map((o) => o.rows), ...given], budgetMinor, scale) : [];
   const slots: Slot[] =
     school === 'boxed-set' ? inBox.map((piece) => ({ required: true, accepts: (c) => c === piece })) : wanted;
-  const knives = school === 'boxed-set' ? inBox : reduced(all, slots, school, reference);
-  const candidates = [...knives, ...care, ...tools];
-  const extras: Slot[] = [...care, ...tools].map((extra) => ({ required: false, accepts: (c) => c === extra }));
-  return {
-    kitchen,
-    assumed,
-    reference,
-    loads,
-    tasks,
-    cooks,
-    owned,
-    buyable: all,
-    scoredFor,
-    models,
-    school,
-    problem: {
+  const problemOf = (knives: Candidate[]): Problem => {
+    const candidates = [...knives, ...care, ...tools];
+    const extras: Slot[] = [...care, ...tools].map((extra) => ({ required: false, accepts: (c) => c === extra }));
+    return {
       demand,
       owned,
       given,
       candidates,
       places: placesFor([...slots, ...extras], candidates),
       budgetMinor,
-      keepMinor: convertMinor(KEEP_COST, CATALOGUE_CURRENCY, kitchen.currency),
-    },
+      scale,
+    };
   };
+  if (school === 'boxed-set') return { ...bench, problem: problemOf(inBox), ownedFallsShort: false };
+  const kept = problemOf(reduced(all, slots, school, reference, scale));
+  if (!all.some((c) => c.counted !== c.rows)) return { ...bench, problem: kept, ownedFallsShort: false };
+  const full = all.map((c) => ({ ...c, counted: c.rows, isAgain: false }));
+  const polished = problemOf(reduced(full, slots, school, reference, scale));
+  const coverage = (problem: Problem) => coverageOfKit(problem, kitOf(problem, chooseKit(problem, QUICK).choice));
+  const ownedFallsShort = coverage(polished) - coverage(kept) > WORTH.polishGivenUp.value;
+  return { ...bench, problem: ownedFallsShort ? polished : kept, ownedFallsShort };
+}
+
+/** The candidates of a choice. */
+export const kitOf = ({ candidates }: Pick<Problem, 'candidates'>, choice: Choice): Candidate[] =>
+  [...choice].flatMap((index) => (index >= 0 ? (candidates[index] ?? []) : []));
+
+/** What is owned and some steps truly cover, 0–1: with all they do, and without what rescued work weighs in the choice. */
+export function coverageOfKit(
+  { demand, owned, given }: Pick<Problem, 'demand' | 'owned' | 'given'>,
+  steps: readonly Candidate[],
+  rowsOf: (step: Candidate) => Float64Array = (step) => step.rows,
+): number {
+  const kit = new KitValue(demand);
+  const replaced = new Set(steps.map((step) => step.owned));
+  owned.forEach(({ rows }, i) => {
+    if (!replaced.has(i)) kit.add(rows);
+  });
+  for (const row of given) kit.add(row);
+  for (const step of steps) kit.add(rowsOf(step));
+  return Math.min(1, kit.value(false));
+}
+
+/** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
+const LESS_MONEY = [0.75, 0.5] as const;
+
+/**
+ * A dearer point never covers less: where the least a step must add makes the kit of a lower price of a point, within the same limits, cover
+ * more, that one is taken (handbook 8.1: where anything but money would lower coverage, coverage decides).
+ */
+export function coverageDecides({ problem, kitchen }: Workbench, chosen: Chosen): Chosen {
+  if (kitchen.budgetMinor === null) return chosen;
+  let best = chosen;
+  let covered = coverageOfKit(problem, kitOf(problem, chosen.choice));
+  for (const share of LESS_MONEY) {
+    const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
+    const { choice } = chooseKit({ ...problem, scale }, ROUGH);
+    const covers = coverageOfKit(problem, kitOf(problem, choice));
+    if (covers > covered + 1e-9) {
+      covered = covers;
+      best = { ...chosen, choice };
+    }
+  }
+  return best;
 }

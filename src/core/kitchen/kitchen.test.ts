@@ -62,6 +62,8 @@ describe('gaps are filled', () => {
         roughUse: false,
         bones: false,
         lifts: 'never',
+        sharpeningPrice: 9,
+        visitsPerYear: 3,
         carves: 'thin',
       },
       cooking: { mealsPerWeek: 5, portions: 3, cuisines: [{ id: 'italian' }] },

@@ -1,4 +1,4 @@
-import type { BladeModel } from '../blade/schema';
+import type { BladeModel, Steel } from '../blade/schema';
 import type { Dish } from '../cutting/dish';
 import type { Avoidable } from '../cutting/words';
 import { FaultyInput, unknownId, type Fault } from '../formats/faults';
@@ -12,9 +12,14 @@ export type MotionShares = Record<BoardMotion, number>;
 export type Cook = Omit<Filled<CookFile>, 'motions'> & { motions: MotionShares };
 export type Habits = Filled<NonNullable<KitchenFile['habits']>>;
 export type Board = Filled<NonNullable<KitchenFile['board']>>;
-export type Owned = Pick<OwnedFile, 'type' | 'model' | 'lengthMm' | 'steel'> &
-  Required<Pick<OwnedFile, 'condition' | 'use'>>;
-export type Limits = Filled<NonNullable<KitchenFile['limits']>>;
+export type Owned = Pick<
+  OwnedFile,
+  'type' | 'model' | 'lengthMm' | 'steel' | 'heelHeightMm' | 'weightG' | 'spineMm' | 'behindEdgeMm'
+> &
+  Required<Pick<OwnedFile, 'condition' | 'use' | 'keep'>>;
+export type Limits = Omit<Filled<NonNullable<KitchenFile['limits']>>, 'steel'> & { steel: readonly Steel['id'][] };
+export type Tastes = Filled<NonNullable<KitchenFile['tastes']>>;
+export type Spending = NonNullable<NonNullable<KitchenFile['budget']>['spend']>;
 
 /** A kitchen with every gap filled: what the computation works on. */
 export interface Kitchen {
@@ -37,8 +42,21 @@ export interface Kitchen {
   /** What there is to spend, minor units of `currency`; null: no ceiling. */
   budgetMinor: number | null;
   perMonthMinor: number | null;
+  spend: Spending;
+  /** What was paid for knives bought since: with what is left it is the money the plan was made for, minor units. */
+  investedMinor: number;
+  /** What a point of coverage is worth, minor units, when the cook says it; null: worked out from the money. */
+  pointMinor: number | null;
+  /** People at table when there are guests, everyday ones included. */
+  seats: number;
+  /** Sizes and minutes of tasks that are other here than in the table. */
+  sizes: ReadonlyMap<string, TaskSize>;
   limits: Limits;
+  tastes: Tastes;
 }
+
+/** What a kitchen says of a task's food: its height on the board and width of cut, mm, and minutes a unit. */
+export type TaskSize = Partial<Record<'heightMm' | 'widthMm' | 'minutes', number>>;
 
 /** What is taken for granted until it is said. House choices for a middling home; each use is listed in `assumed`. */
 export const DEFAULTS = {
@@ -56,6 +74,8 @@ export const DEFAULTS = {
     bones: false,
     lifts: null,
     carves: null,
+    sharpeningPrice: null,
+    visitsPerYear: null,
   },
   mealsPerWeek: 7,
   portions: 2,
@@ -64,6 +84,10 @@ export const DEFAULTS = {
   /** A monthly amount without a total is counted over this many months. */
   months: 24,
   maxKnives: 6,
+  /** Most knives a kit may have, however many cook. */
+  mostKnives: 12,
+  /** Guests asked less often than this, times a year, are served from what is there. */
+  guestsPerYear: 6,
 } as const;
 
 const PER_WEEK = { day: 7, week: 1, month: 12 / 52, year: 1 / 52 } as const;
@@ -72,6 +96,23 @@ const PER_WEEK = { day: 7, week: 1, month: 12 / 52, year: 1 / 52 } as const;
 export function timesPerWeek(times: number, per: keyof typeof PER_WEEK): number {
   return times * PER_WEEK[per];
 }
+
+/** Guests that come often enough to buy for. */
+const guestsCount = (guests: NonNullable<KitchenFile['cooking']>['guests']) =>
+  guests !== undefined && timesPerWeek(guests.times, guests.per) * 52 >= DEFAULTS.guestsPerYear;
+
+const NO_TASTES: Tastes = {
+  steel: null,
+  main: null,
+  dimples: null,
+  bolster: null,
+  third: null,
+  rawMeat: null,
+  garlic: null,
+  leftover: null,
+  specialist: null,
+  looks: null,
+};
 
 /** Sorts rows by their own contents: sums come out the same to the last bit whatever order the file has. */
 function byOwnText<T>(rows: T[]): T[] {
@@ -114,6 +155,7 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
     wantsWeight: take(cook.wantsWeight, 'any', 'no taste in weight'),
     wantsBalance: cook.wantsBalance ?? 'any',
     nervous: cook.nervous ?? false,
+    mayUse: cook.mayUse ?? null,
   };
   if (missing.length > 0) assumed.push(`Cook ${who}: ${missing.join(', ')}.`);
   return filled;
@@ -141,6 +183,17 @@ function checkIds(file: KitchenFile, reference: Reference, models: readonly Blad
     dish.tasks.forEach((t, j) => check(`${path}.tasks[${j}].id`, t.id, reference.tasks, 'task'));
   });
   file.cooking?.tasks?.forEach((t, i) => check(`cooking.tasks[${i}].id`, t.id, reference.tasks, 'task'));
+  file.cooking?.sizes?.forEach((t, i) => check(`cooking.sizes[${i}].id`, t.id, reference.tasks, 'task'));
+  const ownedCount = file.owned?.length ?? 0;
+  file.cooks?.forEach((cook, i) =>
+    cook.mayUse?.forEach((index, j) => {
+      if (index >= ownedCount)
+        faults.push({
+          path: `cooks[${i}].mayUse[${j}]`,
+          message: `${index} is no owned knife; ${ownedCount === 0 ? 'none is listed under owned' : `use 0 to ${ownedCount - 1}`}`,
+        });
+    }),
+  );
   file.tools?.forEach((t, i) => check(`tools[${i}]`, t, reference.tools, 'tool'));
   file.owned?.forEach((o, i) => {
     if (o.type) check(`owned[${i}].type`, o.type, reference.types, 'blade type');
@@ -214,6 +267,8 @@ export function completeKitchen(
     bones: 'no bones chopped',
     lifts: 'nothing said of carrying food on the blade',
     carves: 'meat carved as the dish has it',
+    sharpeningPrice: 'sharpening at the usual price',
+    visitsPerYear: 'sharpened when it is due',
   };
   const unsaid = (Object.keys(habitWords) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
   if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => habitWords[key]).join(', ')}.`);
@@ -222,7 +277,8 @@ export function completeKitchen(
   const mealsPerWeek = cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek;
   const portions = cooking.portions ?? DEFAULTS.portions;
   let cuisines = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ id, share }));
-  const saysNothing = cuisines.length === 0 && !cooking.dishes?.length && !cooking.tasks?.length;
+  const onlyTasks = (cooking.tasks?.length ?? 0) > 0 && !((cooking.mealsPerWeek ?? 0) > 0);
+  const saysNothing = cuisines.length === 0 && !cooking.dishes?.length && !onlyTasks;
   if (saysNothing) {
     cuisines = [{ id: DEFAULTS.cuisine, share: 1 }];
     assumed.push('Everyday Western cooking.');
@@ -239,19 +295,22 @@ export function completeKitchen(
     budgetMinor = convertMinor(toMinor(DEFAULTS.budgetEur, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
     assumed.push(`${showMoney(budgetMinor, currency)} to spend.`);
   }
+  const cooksAtOnce = file.cooksAtOnce ?? 1;
+  const usualMost = Math.min(DEFAULTS.mostKnives, DEFAULTS.maxKnives + cooksAtOnce - 1);
+  const maxKnives = file.limits?.maxKnives ?? usualMost;
   const limits: Limits = {
-    maxKnives: file.limits?.maxKnives ?? DEFAULTS.maxKnives,
+    maxKnives,
     school: file.limits?.school ?? 'free',
     lengthSchool: file.limits?.lengthSchool ?? 'moderate',
     must: file.limits?.must ?? [],
     never: file.limits?.never ?? [],
-    steel: file.limits?.steel ?? null,
+    steel: typeof file.limits?.steel === 'string' ? [file.limits.steel] : (file.limits?.steel ?? []),
     handle: file.limits?.handle ?? null,
     maker: file.limits?.maker ?? null,
     second: file.limits?.second ?? null,
     order: file.limits?.order ?? [],
   };
-  if (file.limits?.maxKnives === undefined) assumed.push(`At most ${DEFAULTS.maxKnives} knives.`);
+  if (file.limits?.maxKnives === undefined) assumed.push(`At most ${usualMost} knives.`);
 
   return {
     assumed,
@@ -259,7 +318,7 @@ export function completeKitchen(
       name: file.name ?? 'Unnamed kitchen',
       currency,
       cooks,
-      cooksAtOnce: file.cooksAtOnce ?? 1,
+      cooksAtOnce,
       board,
       habits,
       avoids: file.avoids ?? [],
@@ -282,15 +341,25 @@ export function completeKitchen(
           matters: t.matters ?? 1,
         })),
       ),
-      owned: (file.owned ?? []).map(({ condition = 'serviceable', use = 'weekly', ...knife }) => ({
+      owned: (file.owned ?? []).map(({ condition = 'serviceable', use = 'weekly', keep = 'use', ...knife }) => ({
         ...knife,
         condition,
         use,
+        keep,
       })),
       tools: file.tools ?? [],
       budgetMinor,
       perMonthMinor,
+      spend: file.budget?.spend ?? 'even',
+      investedMinor: (file.owned ?? []).reduce(
+        (sum, { boughtOn, paid }) => sum + (boughtOn !== undefined && paid !== undefined ? toMinor(paid, currency) : 0),
+        0,
+      ),
+      pointMinor: file.budget?.pointPrice == null ? null : toMinor(file.budget.pointPrice, currency),
+      seats: Math.ceil(portions + (guestsCount(cooking.guests) ? (cooking.guests?.portions ?? 0) : 0)),
+      sizes: new Map((cooking.sizes ?? []).map(({ id, ...size }) => [id, size])),
       limits,
+      tastes: { ...NO_TASTES, ...file.tastes },
     },
   };
 }

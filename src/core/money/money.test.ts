@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
+import { edgeLife, type EdgeCare } from '../edge/keenness';
 import { bladeTraits } from '../fit/traits';
-import { DEFAULTS } from '../kitchen/kitchen';
 import { costPerYearMinor, sharpeningsPerYear, yearsOfLife } from './costPerYear';
 import {
   convertMinor,
@@ -21,7 +21,6 @@ const traits = (id: string) => {
   if (!model) throw new Error(id);
   return bladeTraits(model, reference);
 };
-const { board, habits } = DEFAULTS;
 /** Minutes a week of someone who cooks every day. */
 const DAILY = 100;
 
@@ -53,35 +52,30 @@ test('a planning rate keeps whole minor units, and none means one for one', () =
   expect(convertMinor(2500, 'EUR', 'BAM')).toBe(2500);
 });
 
-test('daily home use wears edges as the trade says: soft stainless every two to three months, hard ones half as often', () => {
-  const monthsBetween = (id: string) => 12 / sharpeningsPerYear(traits(id), DAILY, board);
-  expect(monthsBetween('ploverdale-chef-200')).toBeGreaterThan(1.5);
-  expect(monthsBetween('ploverdale-chef-200')).toBeLessThan(4);
-  expect(monthsBetween('lanternhill-gyuto-210')).toBeGreaterThan(3.5);
-  expect(monthsBetween('lanternhill-gyuto-210')).toBeLessThan(7);
-  expect(sharpeningsPerYear(traits('ploverdale-chef-200'), 0, board)).toBe(0);
-  expect(sharpeningsPerYear(traits('lanternhill-sujihiki-270'), 0.5, board)).toBe(0.5);
-});
+const care: EdgeCare = { sharpening: 'stones', honing: 'none', roughUse: false, visitsPerYear: null, board: 'wood' };
+const life = (id: string, minutes: number, change: Partial<EdgeCare> = {}) => {
+  const { blade, steel } = traits(id);
+  return edgeLife(blade, steel, { ...care, ...change }, minutes);
+};
 
 test('glass ruins edges, serrated knives are replaced, and own stones make a knife last longest', () => {
-  const chef = traits('ploverdale-chef-200');
-  expect(sharpeningsPerYear(chef, DAILY, { ...board, material: 'glass' })).toBeGreaterThan(
-    5 * sharpeningsPerYear(chef, DAILY, board),
-  );
-  const bread = traits('quillback-bread-230');
-  expect(yearsOfLife(bread, 10, board, habits)).toBeGreaterThanOrEqual(2);
-  expect(yearsOfLife(bread, 10, board, habits)).toBeLessThanOrEqual(6);
-  expect(yearsOfLife(bread, 90, board, habits)).toBe(2);
-  const life = (sharpening: 'stones' | 'professional') => yearsOfLife(chef, DAILY, board, { ...habits, sharpening });
-  expect(life('stones')).toBeGreaterThan(life('professional'));
+  const [chef, bread] = ['ploverdale-chef-200', 'quillback-bread-230'];
+  expect(life(chef, DAILY, { board: 'glass' }).halfLifeMinutes).toBeCloseTo(life(chef, DAILY).halfLifeMinutes / 6, 9);
+  const years = (minutes: number) => yearsOfLife(true, life(bread, minutes), 'stones');
+  expect(years(10)).toBeLessThanOrEqual(6);
+  expect(years(10)).toBeGreaterThanOrEqual(2);
+  expect(years(90)).toBe(2);
+  const by = (sharpening: 'stones' | 'professional' | 'powered') =>
+    yearsOfLife(false, life(chef, 4 * DAILY, { sharpening }), sharpening);
+  expect(by('stones')).toBeGreaterThan(by('professional'));
+  expect(by('professional')).toBeGreaterThan(by('powered'));
+  expect(sharpeningsPerYear(life(chef, DAILY, { sharpening: 'none' }))).toBe(0);
 });
 
 test('a year costs the price over its life and the sharpening, and more use never costs less', () => {
-  const chef = traits('ploverdale-chef-200');
-  const kitchen = { board, habits };
   fc.assert(
     fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 0, max: 200 }), (minutes, more) => {
-      const cost = (m: number) => costPerYearMinor(chef, 6800, m, kitchen, 800);
+      const cost = (m: number) => costPerYearMinor(false, 6800, life('ploverdale-chef-200', m), 'stones', 800);
       expect(cost(minutes + more)).toBeGreaterThanOrEqual(cost(minutes) - 1e-9);
       expect(cost(minutes)).toBeGreaterThanOrEqual(6800 / 25);
     }),

@@ -3,6 +3,20 @@ import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
+import {
+  BOARD_MATERIALS,
+  CONDITIONS,
+  EXPERIENCES,
+  GRIPS,
+  HONINGS,
+  SCHOOL_IDS,
+  SHARPENINGS,
+  SPENDINGS,
+  STRENGTHS,
+  TASTES,
+  UPKEEPS,
+} from '../formats/kitchenWords';
+import { convertMinor, fromMinor } from '../money/currency';
 
 /** Random inputs for the core's property tests. */
 
@@ -72,3 +86,64 @@ export const anyKitchen: fc.Arbitrary<KitchenFile> = fc.record({
   }),
   budget: fc.record({ total: fc.integer({ min: 20, max: 500 }) }),
 });
+
+const types = [...reference.types.keys()];
+const currencies = ['EUR', 'GBP', 'JPY', 'USD', 'CHF'] as const;
+
+/** A kitchen as wild as the format allows: many cooks, full drawers, knives asked for and refused, monthly money, other currencies, schools, tastes. */
+export const wildKitchen: fc.Arbitrary<KitchenFile> = fc
+  .record({
+    plain: anyKitchen,
+    currency: fc.constantFrom(...currencies),
+    cooksAtOnce: some(fc.constantFrom(1, 1, 2, 3, 6)),
+    cooks: some(
+      fc.array(
+        fc.record({
+          handLengthMm: fc.integer({ min: 140, max: 230 }),
+          strength: fc.constantFrom(...STRENGTHS),
+          grip: fc.constantFrom(...GRIPS),
+          experience: fc.constantFrom(...EXPERIENCES),
+          nervous: fc.boolean(),
+        }),
+        { minLength: 1, maxLength: 4 },
+      ),
+    ),
+    habits: some(
+      fc.record({
+        sharpening: fc.constantFrom(...SHARPENINGS),
+        honing: fc.constantFrom(...HONINGS),
+        roughUse: fc.boolean(),
+        bones: fc.boolean(),
+        upkeep: fc.constantFrom(...UPKEEPS),
+      }),
+    ),
+    material: fc.constantFrom(...BOARD_MATERIALS),
+    owned: some(
+      fc.array(fc.record({ type: fc.constantFrom(...types), condition: fc.constantFrom(...CONDITIONS) }), {
+        maxLength: 8,
+      }),
+    ),
+    must: some(fc.uniqueArray(fc.constantFrom(...types), { maxLength: 2 })),
+    never: some(fc.uniqueArray(fc.constantFrom(...types), { maxLength: 4 })),
+    maxKnives: some(fc.integer({ min: 1, max: 8 })),
+    school: some(fc.constantFrom(...SCHOOL_IDS)),
+    spend: some(fc.constantFrom(...SPENDINGS)),
+    euro: fc.constantFrom(20, 50, 90, 150, 220, 350, 600, 1200, 3000),
+    perMonth: fc.boolean(),
+    tastes: some(
+      fc.record({ steel: fc.constantFrom(...TASTES.steel), specialist: fc.constantFrom(...TASTES.specialist) }),
+    ),
+  })
+  .map(({ plain, cooks, habits, material, must, never, maxKnives, school, spend, euro, perMonth, ...rest }) => {
+    const inMoney = (amount: number) =>
+      Math.round(fromMinor(convertMinor(Math.round(100 * amount), 'EUR', rest.currency), rest.currency));
+    return {
+      ...plain,
+      ...rest,
+      cooks: cooks ?? plain.cooks,
+      habits: habits ?? plain.habits,
+      board: { ...plain.board, material },
+      limits: { must, never: never?.filter((id) => !must?.includes(id)), maxKnives, school },
+      budget: perMonth ? { perMonth: Math.max(1, inMoney(euro / 10)), spend } : { total: inMoney(euro), spend },
+    };
+  });

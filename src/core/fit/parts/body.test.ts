@@ -5,10 +5,13 @@ import { cookOf, modelNamed, modeOf, partValue, partWhy, taskNamed, traitsOf } f
 import { flex, release, steer, wedge } from './body';
 
 describe('wedge', () => {
-  test('it counts in firm food only, and not where bone breaks', () => {
+  test('thin blades wedge in firm food only, thick ones in any on the board, and none where bone breaks', () => {
     const level = (task: string) => wedge.level(taskNamed(task), modeOf(task));
     expect([level('carrot-slice'), level('swede-block')]).toEqual([1, 1]);
-    expect([level('onion-dice'), level('fish-head-off'), level('crusty-loaf')]).toEqual([0, 0, 0]);
+    expect([level('onion-dice'), level('fish-head-off'), level('crusty-loaf')]).toEqual([1, 0, 0]);
+    const onion = (id: string) => partValue(wedge, traitsOf(id), 'onion-dice');
+    expect(onion('oskavel-gyuto-210')).toBeGreaterThan(0.98);
+    expect(onion('tidewrack-deba-180')).toBeLessThan(0.9);
   });
 
   test('a blade thin at depth passes unnoticed; doubling the excess squares what is left', () => {
@@ -16,7 +19,7 @@ describe('wedge', () => {
       traitsOf('ploverdale-chef-200', { spineHeelMm: spine, spineMidMm: spine, behindEdgeMm: 0.2, grind: 'flat' });
     const through = (spine: number) => partValue(wedge, thick(spine), 'swede-block');
     expect(through(FIT.wedge.free.value)).toBe(1);
-    const [one, two] = [through(FIT.wedge.free.value + 1), through(FIT.wedge.free.value + 2)];
+    const [one, two] = [through(FIT.wedge.free.value + 0.8), through(FIT.wedge.free.value + 1.6)];
     expect(two).toBeCloseTo(one * one, 9);
   });
 

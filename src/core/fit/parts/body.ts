@@ -1,9 +1,12 @@
 import { thicknessAtDepthMm } from '../../blade/thickness';
 import { FIT } from '../../constants';
-import { ramp } from '../curves';
+import type { Task } from '../../cutting/task';
+import { fallOff, ramp } from '../curves';
+import type { Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
+import type { BladeTraits } from '../traits';
 
-const { wedge: w, steer: st, release: re, flex: fl } = FIT;
+const { wedge: w, steer: st, release: re, flex: fl, joint: j, frame: fr, body: bd } = FIT;
 
 export const wedge: Part = {
   id: 'wedge',
@@ -11,14 +14,15 @@ export const wedge: Part = {
   name: 'Wedge',
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
-    task.firm >= w.from.value &&
     task.load < w.breaks.value &&
-    (mode.id === 'board' || mode.id === 'slice' || mode.id === 'hand')
+    (mode.id === 'board' || ((mode.id === 'slice' || mode.id === 'hand') && task.firm >= w.from.value))
       ? 1
       : 0,
   value: (b, task) => {
-    const thick = Math.max(0, thicknessAtDepthMm(b.blade, task.heightMm) - w.free.value);
-    return Math.exp(-w.scale.value * thick * Math.max(0, Math.min(task.firm, w.most.value) - w.from.value + 1));
+    const at = thicknessAtDepthMm(b.blade, task.heightMm);
+    const soft = Math.exp(-w.thickScale.value * Math.max(0, at - w.thick.value));
+    const firmness = Math.max(0, Math.min(task.firm, w.most.value) - w.from.value + 1);
+    return soft * Math.exp(-w.scale.value * Math.max(0, at - w.free.value) * firmness);
   },
   why: (b, task, _cook, _mode, value) =>
     `${thicknessAtDepthMm(b.blade, task.heightMm).toFixed(1)} mm thick ${mm(Math.min(task.heightMm, b.blade.heelHeightMm))} up: ${byValue(value, 'passes through', 'wedges a little', 'splits the food')}.`,
@@ -64,16 +68,92 @@ export const flex: Part = {
   about: 'Bend is wanted along skin and flat frames, unwanted round joints.',
   level: (task, mode) => {
     if (task.flexible || task.stiff) return 1;
-    if (task.load >= FIT.face.alongBone.value) return task.long ? 0.5 : 0.25;
+    // along a frame or a bone bend neither helps nor harms; round a joint it does
+    if (task.load >= FIT.joint.from.value)
+      return task.load >= FIT.joint.full.value ? 0.5 : task.heightMm >= fl.tall.value ? 0.7 : 0;
     // a draw wants a blade that stays in its plane
-    return mode.id === 'slice' ? 0.35 : 0;
+    return mode.id === 'slice' ? 0.2 : 0;
   },
   value: (b, task) =>
     task.flexible
-      ? fl.stiffWhereWanted.value + (1 - fl.stiffWhereWanted.value) * ramp(b.blade.flex, 0, 0.55)
-      : 1 - (1 - fl.limpWhereUnwanted.value) * ramp(b.blade.flex, 0.05, 0.7),
+      ? (fl.stiffWhereWanted.value + (1 - fl.stiffWhereWanted.value) * ramp(b.blade.flex, 0, fl.enoughTall.value)) *
+        (task.heightMm >= fl.tall.value ? 1 - 0.5 * ramp(b.blade.flex, fl.enoughTall.value + 0.2, 1) : 1)
+      : 1 -
+        (1 - fl.limpWhereUnwanted.value) *
+          (task.load >= FIT.joint.from.value && task.load < FIT.joint.full.value
+            ? ramp(b.blade.flex, fl.wanders.value, fl.wanders.value + 0.4)
+            : ramp(b.blade.flex, 0.05, 0.7)),
   why: (b, task) => {
     const bends = b.blade.flex >= 0.4 ? 'bends freely' : b.blade.flex >= 0.12 ? 'bends a little' : 'is stiff';
     return `The blade ${bends}; ${task.flexible ? 'it should follow skin and bone' : 'it should stay in its plane'}.`;
   },
+};
+
+/** Where the tip works round bone: blows and open flesh are other work. */
+const atBone = (task: Task, mode: Mode) =>
+  task.load >= j.from.value &&
+  task.motions.includes('tip') &&
+  (mode.id === 'tip' || mode.id === 'slice' || mode.id === 'board');
+
+/** How well the handle stays in a wet hand that pushes, 0–1. */
+function holdsWet({ blade, woodHandle }: BladeTraits): number {
+  if (blade.handleStyle === 'folding') return j.folding.value;
+  if (blade.handleStyle === 'metal') return j.metal.value;
+  return woodHandle ? j.wood.value : 1;
+}
+
+/** What keeps fingers off the edge, 0 nothing – 1 a tall heel. */
+function guards({ blade }: BladeTraits): number {
+  const made = blade.handleStyle === 'moulded' ? j.moulded.value : blade.bolster === 'none' ? 0 : j.bolster.value;
+  return Math.max(made, ramp(blade.heelHeightMm, j.heelFrom.value, j.heelTo.value));
+}
+
+/** How a blade rides along a frame: slim, or led by a stout flat back, and long enough to take it in one go. */
+function alongFrame({ blade, serrated }: BladeTraits): number {
+  const slim = fallOff(blade.heelHeightMm - fr.slim.value, fr.slimScale.value);
+  const led = ramp(blade.spineHeelMm, fr.stoutFrom.value, fr.stoutTo.value);
+  const long = fr.short.value + (1 - fr.short.value) * ramp(blade.lengthMm, fr.shortFrom.value, fr.shortTo.value);
+  return Math.max(slim, led) * long * (serrated ? j.teeth.value : 1);
+}
+
+export const joint: Part = {
+  id: 'joint',
+  restsOn: 'task',
+  name: 'At the bone',
+  about: 'Whether blade and handle stand the force of work round bone in a wet hand.',
+  // a cooked bird's joints give way by themselves
+  level: (task, mode) =>
+    !atBone(task, mode) ? 0 : task.load < j.full.value && task.heightMm >= fl.tall.value ? 0.3 : 1,
+  value: (b, task) => {
+    const { blade } = b;
+    if (task.load < j.full.value) return alongFrame(b);
+    const deep = Math.min(task.heightMm, task.widthMm);
+    const reaches = ramp(blade.lengthMm, j.least.value * deep, j.enough.value * deep);
+    const stout = ramp(blade.spineHeelMm, j.thinFrom.value, j.thinTo.value);
+    return (
+      (j.short.value + (1 - j.short.value) * reaches) *
+      (b.serrated ? j.teeth.value : 1) *
+      holdsWet(b) *
+      (j.lowHeel.value + (1 - j.lowHeel.value) * guards(b)) *
+      (j.thin.value + (1 - j.thin.value) * stout) *
+      fallOff(blade.lengthMm - j.longest.value, j.longScale.value) *
+      Math.max(
+        ramp(blade.spineHeelMm, j.thinTo.value, fr.stoutTo.value),
+        fallOff(blade.heelHeightMm - j.tall.value, j.tallScale.value),
+      )
+    );
+  },
+  why: (b, _task, _cook, _mode, value) =>
+    `${mm(b.blade.lengthMm)} long, ${b.blade.spineHeelMm.toFixed(1)} mm at the spine, ${mm(b.blade.heelHeightMm)} at the heel${b.serrated ? ', toothed' : ''}${b.blade.handleStyle === 'folding' ? ', held open by a lock' : ''}: ${byValue(value, 'stands the force of it', 'wants care', 'the hand may slip or the blade give')}.`,
+};
+
+export const body: Part = {
+  id: 'body',
+  restsOn: 'task',
+  name: 'Body',
+  about: 'A side tall enough to keep its plane in a tall cut.',
+  level: (task, mode) => (mode.id === 'slice' && task.heightMm >= bd.tall.value ? 1 : 0),
+  value: (b) => 0.3 + 0.7 * fallOff(bd.height.value - b.blade.heelHeightMm, bd.scale.value),
+  why: (b, task, _cook, _mode, value) =>
+    `${mm(b.blade.heelHeightMm)} of side in ${mm(task.heightMm)} of food: ${byValue(value, 'it keeps its plane', 'it turns a little', 'it turns in the cut')}.`,
 };

@@ -25,7 +25,7 @@ export function taskLoadMet(task: Task, mode: Mode): number {
         : mode.id === 'tip'
           ? es.tip
           : es.glance;
-  return task.load * way.value;
+  return mode.id === 'table' ? Math.max(es.plate.value, task.load) : task.load * way.value;
 }
 
 export const edgeSafety: Part = {
@@ -46,7 +46,7 @@ function exposure(b: BladeTraits, task: Task, { habits }: CookContext): number {
   const acid = (co.acid.value * task.acid) / 3;
   const wiped =
     habits.upkeep === 'leaves-wet' ? 1 : habits.upkeep === 'wipes-after' ? co.wiped.value : co.wipedDuring.value;
-  const wet = habits.upkeep === 'leaves-wet' ? co.wet.value : 0;
+  const wet = habits.upkeep === 'leaves-wet' ? co.wet.value : habits.upkeep === 'wipes-after' ? co.wetAfter.value : 0;
   return b.reactivity * ((acid * 1.6 + wet) * wiped + (habits.dishwasher ? co.machine.value : 0));
 }
 

@@ -39,7 +39,7 @@ describe('tip', () => {
         modeOf('poultry-bone-out', 'tip'),
       );
     expect(joint(22)).toBe(joint(FIT.tip.turnHeight.value));
-    expect(joint(60)).toBeLessThan(0.65 * joint(30));
+    expect(joint(60)).toBeLessThan(0.7 * joint(30));
   });
 });
 

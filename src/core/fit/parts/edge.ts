@@ -1,3 +1,4 @@
+import { handToTipMm } from '../../blade/hold';
 import { FIT } from '../../constants';
 import { fallOff, ramp } from '../curves';
 import { byValue, mm, type Part } from '../part';
@@ -6,33 +7,37 @@ const { tip: t, face: f, crust: cr } = FIT;
 
 export const tip: Part = {
   id: 'tip',
-  restsOn: 'task',
+  restsOn: 'both',
   name: 'Tip',
-  about: 'Distance from the pinch to the tip, its shape and its thinness.',
+  about: 'Distance from the holding hand to the tip, its shape and its thinness.',
   level: (task, mode) => (mode.id === 'tip' ? Math.max(1, task.tip) : task.tip),
-  value: (b, task, _cook, mode) => {
+  value: (b, task, { cook }, mode) => {
     const forgives = t.perFood.value + ((t.perFoodExact.value - t.perFood.value) * task.tip) / 3;
     const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
     const turns = mode.id === 'tip' && task.load >= t.turnLoad.value;
     const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
     const quality = task.load >= f.alongBone.value ? FIT.tipShape[b.blade.tip].value : b.tipQuality;
-    return quality * stuck * (0.25 + 0.75 * fallOff(b.pinchToTipMm - steady, t.scale.value));
+    const torn = b.serrated && mode.id !== 'hand' ? t.teeth.value : 1;
+    return quality * stuck * torn * (0.25 + 0.75 * fallOff(handToTipMm(b.blade, cook.grip) - steady, t.scale.value));
   },
-  why: (b, _task, _cook, _mode, value) =>
-    `Tip ${mm(b.pinchToTipMm)} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
+  why: (b, _task, { cook }, _mode, value) =>
+    `Tip ${mm(handToTipMm(b.blade, cook.grip))} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
 };
 
 export const face: Part = {
   id: 'face',
   restsOn: 'task',
-  name: 'Clean face',
-  about: 'Thinness behind the edge, its angle, its bevel, and whether teeth tear.',
-  level: (task, mode) => (mode.id === 'child' ? 0 : 0.6 * task.clean + 0.45 * task.thin),
+  name: 'Cut and face',
+  about:
+    'Thinness behind the edge, its angle, its bevel, and whether teeth tear: how easily it parts food, and what the face looks like.',
+  level: (task, mode) =>
+    mode.id === 'child' ? 0 : 0.6 * task.clean + 0.45 * task.thin + (mode.id === 'board' ? f.ease.value : 0),
   value: (b, task, _cook, mode) => {
     const onBone = task.load >= f.alongBone.value;
     const soft = ramp(4 - task.firm, 0, 2);
-    const favours = onBone ? f.flatBack.value : 1 + (f.single.value - 1) * soft;
-    const single = b.blade.bevel === 'single' ? favours : 1;
+    // a double bevel rubs a soft clean slice on both sides
+    const rubs = mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft : 1;
+    const single = b.blade.bevel === 'single' ? (onBone ? f.flatBack.value : 1) : onBone ? 1 : rubs;
     // teeth sawn gently through crumb, or a plain edge along bone: only part of the roughness shows
     const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
     const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;
@@ -42,7 +47,7 @@ export const face: Part = {
   why: (b, _task, _cook, _mode, value) => {
     if (b.serrated)
       return `${b.blade.serration === 'pointed' ? 'Pointed' : 'Scalloped'} teeth, ${b.blade.serrationPitchMm} mm apart, tear the face.`;
-    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${b.blade.edgeAngleDeg}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
+    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${b.angleDeg}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
   },
 };
 
@@ -51,10 +56,11 @@ export const crust: Part = {
   restsOn: 'task',
   name: 'Crust',
   about: 'Teeth bite crust and crumb; a plain edge presses unless it is very keen and long.',
-  level: (task, mode) => (task.crust ? 1 : mode.id === 'saw' ? 0.3 : 0),
+  level: (task, mode) =>
+    task.crust ? 1 : mode.id === 'saw' || (mode.id === 'slice' && task.motions[0] === 'saw') ? cr.crumb.value : 0,
   value: (b) => {
     if (b.serrated) return b.blade.serration === 'pointed' ? 1 : 0.97;
-    const keen = ramp(20 - b.blade.edgeAngleDeg, 3, 10) * ramp(b.hardness, 56, 63);
+    const keen = ramp(20 - b.angleDeg, 3, 10) * ramp(b.hardness, 56, 63);
     return cr.plain.value + cr.keen.value * keen + cr.long.value * ramp(b.blade.lengthMm, 180, 270);
   },
   why: (b) =>

@@ -2,15 +2,15 @@ import { describe, expect, test } from 'vitest';
 import { knuckleRoomMm } from '../../blade/hold';
 import { FIT } from '../../constants';
 import { cookOf, modelNamed, modeOf, partValue, partWhy, taskNamed, traitsOf } from '../../testing/trade';
-import { clearance, flatSide, handle, inHand, mass, table } from './hold';
+import { clearance, flatSide, handle, inHand, inHandLengthMm, mass, table } from './hold';
 
 const palm = (palmBreadthMm: number) => cookOf({ cooks: [{ palmBreadthMm }] });
 
 describe('clearance', () => {
-  test('eight millimetres of room are enough; below, the score falls to a floor and not to nothing', () => {
+  test('so much room is enough; below, the score falls to a floor and not to nothing', () => {
     const at = (room: number) => {
       const blade = modelNamed('ploverdale-chef-200');
-      const heelHeightMm = blade.heelHeightMm + room - knuckleRoomMm(blade, 85);
+      const heelHeightMm = blade.heelHeightMm + room - knuckleRoomMm(blade, 85, 'unsure');
       return partValue(clearance, traitsOf(blade.id, { heelHeightMm }), 'onion-dice', palm(85));
     };
     expect(at(FIT.clearance.enough.value)).toBe(1);
@@ -38,7 +38,7 @@ describe('clearance', () => {
 describe('in the hand', () => {
   test('a small knife works in the air, a chef’s knife does not, and teeth catch under skin', () => {
     const hull = (id: string) => partValue(inHand, traitsOf(id), 'strawberry-hull');
-    expect(hull('ploverdale-birds-beak-70')).toBeGreaterThan(0.95);
+    expect(hull('ploverdale-birds-beak-70')).toBeGreaterThan(0.9);
     expect(hull('ploverdale-paring-90')).toBeGreaterThan(0.9);
     expect(hull('oskavel-petty-150')).toBeLessThan(hull('oskavel-petty-120'));
     expect(hull('ploverdale-chef-200')).toBeLessThan(0.1);
@@ -47,6 +47,21 @@ describe('in the hand', () => {
       FIT.inHand.serrated.value,
       9,
     );
+  });
+
+  test('the edge a hand guides in the air grows with the hand, and a hollow edge leads where things are turned', () => {
+    const at = (handLengthMm: number, lengthMm: number) =>
+      partValue(
+        inHand,
+        traitsOf('ploverdale-paring-90', { lengthMm }),
+        'strawberry-hull',
+        cookOf({ cooks: [{ handLengthMm }] }),
+      );
+    expect(at(160, 65)).toBeGreaterThan(at(160, 95));
+    expect(at(210, 95)).toBeGreaterThan(at(210, 65));
+    expect(inHandLengthMm(160)).toEqual({ fromMm: 63, toMm: 75 });
+    const turned = (id: string) => partValue(inHand, traitsOf(id), 'turned-veg');
+    expect(turned('ploverdale-birds-beak-70')).toBeGreaterThan(turned('oskavel-paring-70') + 0.05);
   });
 
   test('a sheet is rolled against a long flat side: a usuba does it, neither a paring knife nor a bellied one', () => {

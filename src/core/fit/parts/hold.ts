@@ -1,6 +1,7 @@
 import { FIT } from '../../constants';
+import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import { isSheet } from '../modes';
+import { isSheet, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -13,11 +14,11 @@ export const clearance: Part = {
   about: 'Room between the knuckles and the board.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? 0.35 : 0),
   value: (b, _task, { cook }) => {
-    const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm);
+    const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
     return cl.floor.value + (1 - cl.floor.value) * fallOff(short, cl.scale.value);
   },
   why: (b, _task, { cook }) => {
-    const room = b.knuckleRoomMm(cook.palmBreadthMm);
+    const room = b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
     return room >= 0
       ? `${mm(room)} under the knuckles (${mm(b.blade.heelHeightMm)} at the heel).`
       : `Knuckles ${mm(-room)} too low for the board (${mm(b.blade.heelHeightMm)} at the heel): work at its edge.`;
@@ -30,20 +31,38 @@ function sheetGuide(b: BladeTraits): number {
   return flat * fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, 16) * (1 - 0.6 * b.blade.flex);
 }
 
+/** Edge lengths a hand guides in the air, mm: they grow with the hand (handbook 9.1). */
+export function inHandLengthMm(handLengthMm: number): { fromMm: number; toMm: number } {
+  const larger = handLengthMm - ih.hand.value;
+  return {
+    fromMm: ih.shortFrom.value + ih.shortPerHand.value * larger,
+    toMm: ih.longTo.value + ih.longPerHand.value * larger,
+  };
+}
+
+/** What the run of the edge does to round things held in the air: a hollow edge follows facets, a straight one all else. */
+function followsRound(b: BladeTraits, task: Task): number {
+  const facets = task.clean >= 2 && task.thin === 0 && task.firm >= 3;
+  if (b.blade.bellyMm < 0) return facets ? 1 : ih.hooked.value;
+  return facets ? ih.straightOnFacets.value : 1;
+}
+
 export const inHand: Part = {
   id: 'in-hand',
-  restsOn: 'task',
+  restsOn: 'both',
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
   // small pieces are steadied in the fingers even when the tip does the work
   level: (task, mode) => (mode.id === 'hand' ? 1 : mode.id === 'tip' && task.motions.includes('in-hand') ? 0.22 : 0),
-  value: (b, task) => {
+  value: (b, task, { cook }) => {
     const sheet = isSheet(task);
-    const length = sheet ? task.widthMm + ih.sheet.value : ih.easyLength.value;
+    const { fromMm, toMm } = inHandLengthMm(cook.handLengthMm);
+    const length = sheet ? task.widthMm + ih.sheet.value : toMm;
     const height = sheet ? ih.sheetHeight.value : ih.easyHeight.value;
     const weight = sheet ? ih.sheetWeight.value : ih.easyWeight.value;
     return (
       fallOff(b.blade.lengthMm - length, ih.lengthScale.value) *
+      (sheet ? 1 : fallOff(fromMm - b.blade.lengthMm, ih.shortScale.value) * followsRound(b, task)) *
       fallOff(b.blade.heelHeightMm - height, ih.heightScale.value) *
       fallOff(b.blade.weightG - weight, ih.weightScale.value) *
       (b.serrated ? ih.serrated.value : 1) *
@@ -54,24 +73,47 @@ export const inHand: Part = {
     `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${b.blade.weightG} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
 };
 
+/** Weight that helps a task, g. */
+const wantedWeightG = (task: Task, mode: Mode) =>
+  mode.id === 'cleave'
+    ? ma.wantedCleaving.value
+    : task.load >= FIT.wedge.breaks.value
+      ? ma.wantedBone.value
+      : task.firm >= ma.rind.value
+        ? ma.wantedRind.value
+        : ma.wanted.value;
+
+/** What a spine's thickness leaves where bone or shell is broken, 0–1. */
+const stoutness = (b: BladeTraits, task: Task) =>
+  task.load >= FIT.wedge.breaks.value
+    ? ma.notStout.value + (1 - ma.notStout.value) * ramp(b.blade.spineHeelMm, ma.stoutFrom.value, ma.stoutTo.value)
+    : 1;
+
 export const mass: Part = {
   id: 'mass',
   restsOn: 'both',
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
-  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : 0),
+  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),
   value: (b, task, { cook, hoursPerWeek }, mode) => {
     const weight = b.blade.weightG;
-    const wanted = mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value;
-    const helps = task.weight ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
+    const wanted = wantedWeightG(task, mode);
+    const helps = task.weight && mode.id !== 'slice' ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
     const longWeek = Math.max(0, hoursPerWeek - ma.sessionHours.value);
     const tires =
-      ma.tiring.value * Math.max(0, weight - FIT.easyWeight[cook.strength].value) * Math.min(3, 0.5 + longWeek / 2);
-    return helps * (1 - Math.min(0.5, mode.id === 'board' ? tires : tires / 3));
+      (cook.strength === 'light' ? ma.light.value : 1) *
+      (1 - ma.falls.value * cook.motions.chop) *
+      ma.tiring.value *
+      Math.max(0, weight - FIT.easyWeight[cook.strength].value) *
+      Math.min(3, 0.5 + longWeek / 2);
+    const unruly =
+      mode.id !== 'cleave' ? Math.min(0.6, ma.tooMuchScale.value * Math.max(0, weight - ma.tooMuch.value)) : 0;
+    const stout = mode.id === 'slice' ? 1 : stoutness(b, task);
+    return helps * stout * (1 - unruly) * (1 - Math.min(0.5, mode.id === 'board' ? tires : tires / 3));
   },
   why: (b, task, { cook }, mode, value) => {
     const weight = `${b.blade.weightG} g`;
-    if (task.weight && b.blade.weightG < (mode.id === 'cleave' ? ma.wantedCleaving.value : ma.wanted.value) * 0.9)
+    if (task.weight && mode.id !== 'slice' && b.blade.weightG < wantedWeightG(task, mode) * 0.9)
       return `${weight}: light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more.`;
     return value < 0.9
       ? `${weight}: tiring for ${cook.strength} arms over the week.`

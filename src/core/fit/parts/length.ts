@@ -1,7 +1,9 @@
+import { gripMm, type Grip } from '../../blade/hold';
 import type { Task } from '../../cutting/task';
 import { FIT } from '../../constants';
 import { fallOff } from '../curves';
-import { isSheet } from '../modes';
+import type { CookContext } from '../cook';
+import { isSheet, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -11,7 +13,7 @@ function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const { widthMm } = task;
   const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
   const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;
-  const wanted = drawn + across + r.follow.value + (sawing ? 0.5 : 1) * r.followShare.value * across;
+  const wanted = drawn + across + r.follow.value + (sawing ? r.sawn.value : 1) * r.followShare.value * across;
   return wanted / Math.max(10, lengthMm - r.tipLoss.value);
 }
 
@@ -20,7 +22,10 @@ export const reach: Part = {
   restsOn: 'task',
   name: 'Reach',
   about: 'Strokes needed to draw through the food: one clean stroke is best.',
-  level: (task, mode) => (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : 0.6) : task.long ? 0.5 : 0),
+  // along a frame strokes follow one another unseen
+  level: (task, mode) =>
+    (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : 0.6) : task.long ? 0.5 : 0) *
+    (task.load >= FIT.joint.from.value && task.motions.includes('tip') ? 0.4 : 1),
   value: (b, task, _cook, mode) =>
     Math.min(1, Math.pow(strokes(b.blade.lengthMm, task, mode.id === 'saw'), -r.perStroke.value)),
   why: (b, task, _cook, mode) => {
@@ -44,12 +49,24 @@ export const span: Part = {
 };
 
 /** Length a blade works like, mm: a flat edge puts more of itself to the board than a bellied one of the same length. */
-const workingLengthMm = ({ blade, contactShare }: BladeTraits) =>
+export const workingLengthMm = ({ blade, contactShare }: BladeTraits) =>
   blade.lengthMm * (1 + co.working.value * Math.max(0, contactShare - co.workingFrom.value));
 
-/** How far a blade lies outside a band of lengths, mm: too short by what it works like, too long by what it is. */
-function outside(b: BladeTraits, from: number, to: number): number {
-  return Math.max(0, from - workingLengthMm(b), b.blade.lengthMm - to);
+/** How far a blade lies outside the wanted band, mm: too short by what it works like, too long by what it is. */
+const tooShort = (b: BladeTraits, { length }: CookContext) => Math.max(0, length.fromMm - workingLengthMm(b));
+const tooLong = (b: BladeTraits, { length, sliceToMm }: CookContext, mode: Mode) =>
+  Math.max(0, b.blade.lengthMm - (mode.id === 'slice' && mode.long ? sliceToMm : length.toMm));
+
+/** What a blade's length leaves of its comfort: a short one is slow, a long one wanders. A long draw only minds length. */
+function easeOfLength(b: BladeTraits, cook: CookContext, mode: Mode): number {
+  if (mode.id === 'slice') return fallOff(tooLong(b, cook, mode), mode.long ? co.sliceScale.value : co.scale.value);
+  return fallOff(tooShort(b, cook), co.shortScale.value) * fallOff(tooLong(b, cook, mode), co.scale.value);
+}
+
+/** What uneased corners and a full bolster leave in a hand that pinches the blade. */
+function corners({ blade }: BladeTraits, grip: Grip): number {
+  const bites = blade.easedSpine || grip === 'handle' ? 1 : co.corners.value;
+  return bites * (blade.bolster === 'full' ? co.heel.value : 1);
 }
 
 /** Handle girth a palm wants, mm. */
@@ -81,29 +98,43 @@ export const comfort: Part = {
   about:
     'Length wanted by this hand, board and nerve, with handle girth, taste in weight and balance, and a side to carry food on.',
   // bone is broken with the heel, whatever the length
-  level: (task, mode) => (mode.id === 'board' && task.load < FIT.wedge.breaks.value ? 1 : 0),
-  value: (b, _task, { cook, habits, length }) => {
-    const off = outside(b, length.fromMm, length.toMm);
-    const girth = Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
+  level: (task, mode) =>
+    (mode.id === 'board' && task.load < FIT.wedge.breaks.value) ||
+    (mode.id === 'slice' && task.load < FIT.joint.from.value)
+      ? 1
+      : 0,
+  value: (b, _task, context, mode) => {
+    const { cook, habits } = context;
+    const pinched = cook.grip === 'pinch' ? FIT.girth.pinched.value : 1;
+    const girth = pinched * Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
+    const felt = b.blade.balanceMm - gripMm(cook.grip);
     return (
-      (0.15 + 0.85 * fallOff(off, co.scale.value)) *
+      (0.15 + 0.85 * easeOfLength(b, context, mode)) *
+      corners(b, cook.grip) *
       (1 - co.girth.value * girth) *
       (1 - Math.min(0.12, co.taste.value * taste(b.blade.weightG, cook.wantsWeight))) *
-      (1 - Math.min(0.12, co.balance.value * balanceOff(b.blade.balanceMm, cook.wantsBalance))) *
+      (1 - Math.min(0.12, co.balance.value * balanceOff(felt, cook.wantsBalance))) *
       (1 - Math.min(0.12, co.lift.value * sideLacking(b.blade.heelHeightMm, habits.lifts)))
     );
   },
-  why: (b, _task, { cook, habits, length }) => {
-    const off = outside(b, length.fromMm, length.toMm);
+  why: (b, _task, context, mode) => {
+    const { cook, habits, length } = context;
+    const off = Math.max(mode.id === 'slice' ? 0 : tooShort(b, context), tooLong(b, context, mode));
     const band = `${length.fromMm}–${length.toMm} mm`;
     const { lengthMm } = b.blade;
     const working = Math.round(workingLengthMm(b));
     const flat = lengthMm < length.fromMm && working > lengthMm ? `, flat enough to work like ${working} mm,` : '';
     const also =
-      (balanceOff(b.blade.balanceMm, cook.wantsBalance) > 0 ? ' Its balance is not the wanted one.' : '') +
+      (balanceOff(b.blade.balanceMm - gripMm(cook.grip), cook.wantsBalance) > 0
+        ? ' Its balance is not the wanted one.'
+        : '') +
       (sideLacking(b.blade.heelHeightMm, habits.lifts) > 0
         ? ` ${mm(b.blade.heelHeightMm)} of side carries little cut food.`
         : '');
+    if (mode.id === 'slice' && mode.long)
+      return off === 0
+        ? `${mm(lengthMm)} is drawn with ease.${also}`
+        : `${mm(lengthMm)} is ${mm(off)} longer than this hand draws with ease.${also}`;
     if (off === 0) return `${mm(lengthMm)}${flat} lies in the wanted band, ${band}.${also}`;
     return `${mm(lengthMm)}${flat} is ${mm(off)} ${lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.${also}`;
   },

@@ -56,14 +56,14 @@ export const motion: Part = {
 function separated(b: BladeTraits, each: BoardMotion): number {
   const share = b.contactShare;
   const floor = k.floor.value;
-  const teeth = b.serrated ? 0.8 : 1;
+  const teeth = b.serrated ? k.teeth.value : 1;
   switch (each) {
     case 'chop':
       return teeth * (floor + (1 - floor) * ramp(share, 0.15, k.chopFull.value));
     case 'push':
-      return teeth * (floor + (1 - floor) * ramp(share, 0.1, k.pushFull.value));
+      return teeth * (floor + (1 - floor) * ramp(share, 0, k.pushFull.value));
     case 'pull':
-      return 0.94;
+      return k.pulled.value * (b.blade.tip === 'upswept' ? k.upswept.value : 1);
     case 'rock':
       return teeth * (floor + (1 - floor) * ramp(b.rockAngleRad, 0, k.hardStop.value));
   }
