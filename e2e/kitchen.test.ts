@@ -117,7 +117,7 @@ test('start a kitchen, answer, see the roll change with the budget, open a reaso
   expect(second.errors).toEqual([]);
 });
 
-test('first answers come within 100 ms of the question, typing is never held up, the page is under 220 kB of script', async () => {
+test('first answers come within 100 ms of the question, typing is never held up, the page is under 250 kB of script', async () => {
   const { page } = await visitor(browser);
   await page.goto(address);
   await pressAndGo(page, 'Saltstair');
@@ -170,6 +170,6 @@ test('first answers come within 100 ms of the question, typing is never held up,
     `first answers after a budget change: ${times.map((t) => t.toFixed(0)).join(', ')} ms in the worker; script ${(scripts.total / 1000).toFixed(0)} kB gzip in ${scripts.count} files`,
   );
   expect(times[Math.floor(times.length / 2)]).toBeLessThan(100);
-  expect(scripts.total).toBeLessThan(220_000);
+  expect(scripts.total).toBeLessThan(250_000);
   expect(scripts.count).toBeGreaterThan(3);
 });

@@ -127,6 +127,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
           { value: 'steel', name: 'A steel', about: 'for soft edges only' },
           { value: 'ceramic', name: 'A ceramic rod', about: 'for hard edges too' },
           { value: 'strop', name: 'A strop', about: 'gentle, any edge' },
+          { value: 'diamond', name: 'A diamond rod', about: 'grinds as much as it aligns' },
         ]}
         onChange={(honing) => setHabit({ honing })}
       />
@@ -136,11 +137,34 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
         options={[
           { value: 'none', name: 'Nobody' },
           { value: 'pull-through', name: 'A pull-through', about: 'quick, eats the blade' },
+          { value: 'powered', name: 'A machine', about: 'quick, eats steel' },
           { value: 'professional', name: 'A professional' },
           { value: 'stones', name: 'Own stones', about: 'the blade lasts longest' },
         ]}
         onChange={(sharpening) => setHabit({ sharpening })}
       />
+      {(habits.sharpening === 'professional' || habits.sharpening === 'none') && (
+        <div className={css.pair}>
+          <Figure
+            label="One sharpening costs"
+            min={0}
+            max={1_000_000}
+            step={0.01}
+            value={habits.sharpeningPrice ?? null}
+            onChange={(sharpeningPrice) => setHabit({ sharpeningPrice })}
+          />
+          {habits.sharpening === 'professional' && (
+            <Figure
+              label="Times a year"
+              min={0}
+              max={52}
+              step={0.5}
+              value={habits.visitsPerYear ?? null}
+              onChange={(visitsPerYear) => setHabit({ visitsPerYear })}
+            />
+          )}
+        </div>
+      )}
       <div className={css.switches}>
         <Switch
           label="They go in the dishwasher"

@@ -4,10 +4,11 @@ import type { Remote } from 'comlink';
 import { lazy, Suspense, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { Plan } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
-import { usePlanner } from '../shared/usePlanner';
+import { usePlanner, type Answer } from '../shared/usePlanner';
 import { CoverageBar } from './CoverageBar';
 import layout from '../shared/AsideLayout.module.css';
 import css from './KitchenView.module.css';
@@ -45,6 +46,45 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
+/** How certain the answer is, in a quiet word: being checked, checked, or as far as the search went; and what checking changed. */
+function Proof({ answer: { final, plan, proofChanged } }: { answer: Answer }) {
+  const words = !final
+    ? 'Provisional: a better kit is still being looked for.'
+    : plan.proof.best
+      ? 'No kit within these limits is worth more.'
+      : `The search stopped before the end: a kit might be worth up to ${(100 * (plan.proof.gap ?? 0)).toFixed(1)} points more.`;
+  return (
+    <p className={css.proof} role="status" data-final={final}>
+      {words}
+      {proofChanged.length > 0 && ` Looking closer changed the first answer: ${proofChanged.join('; ')}.`}
+    </p>
+  );
+}
+
+/** How many of each kind are wanted where several work at once. */
+function Copies({ plan }: { plan: Plan }) {
+  if (!plan.copies) return null;
+  return (
+    <ul className={css.copies} aria-label="How many of each kind">
+      {plan.copies.map(({ role, wanted, have, why }) => (
+        <li key={role}>
+          <b className="figure">
+            {have} of {wanted}
+          </b>{' '}
+          {COPIES[role] ?? role} <span className="faded">{why}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const COPIES: Record<string, string> = {
+  general: 'general knives',
+  small: 'small knives',
+  serrated: 'serrated knives',
+  slicer: 'slicers',
+};
+
 /** Whether anything was decided by hand. */
 function isArgued({ limits }: KitchenFile): boolean {
   const { must = [], never = [], order = [] } = limits ?? {};
@@ -62,7 +102,12 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   return (
     <div className={layout.page}>
       <aside className={css.questions} aria-label="Questions">
-        <Questions kitchen={kitchen} update={update} length={answer?.plan.lengthWanted ?? null} />
+        <Questions
+          kitchen={kitchen}
+          update={update}
+          length={answer?.plan.lengthWanted ?? null}
+          point={answer?.plan.worth ?? null}
+        />
       </aside>
       <main id="main" className={css.answer}>
         {trouble && (
@@ -73,6 +118,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         {answer ? (
           <>
             <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
+            <Proof answer={answer} />
             <div className={css.tools}>
               {isArgued(kitchen) && (
                 <Suspense fallback={null}>
@@ -97,6 +143,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
               open={open}
               onOpen={(order) => setOpen(order === open ? null : order)}
             />
+            <Copies plan={answer.plan} />
             {step && (
               <Suspense fallback={null}>
                 <StepStory

@@ -2,7 +2,7 @@ import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js
 import { proxy, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import { coverageReached, type Plan } from '../../core/formats/planFile';
+import type { Plan } from '../../core/formats/planFile';
 import type { MoneyView, SizeView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { colour } from '../shared/charts';
@@ -49,7 +49,7 @@ export default function MoneyPanel({
     };
   }, [plan, final, worker]);
   const { currency } = plan;
-  const here = { spent: plan.spent, coverage: coverageReached(plan) };
+  const here = { spent: plan.spent, coverage: plan.coverage.all };
   const curve = view && throughPlan(view.points, here);
   const bend = view?.knee;
   const after = bend && view.points.filter((p) => p.spent > bend.spent);

@@ -19,6 +19,7 @@ const DOES: Record<PlanStep['action'], string> = {
   buy: 'Buy',
   sharpen: 'Sharpen',
   repair: 'Repair',
+  service: 'Arrange',
   tool: 'Get',
   retire: 'Retire',
 };

@@ -6,9 +6,10 @@ import type { PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/score';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { bought, demanded, excluded, givenAway, putRight, swapped } from '../../core/kit/actions';
+import { bought, demanded, excluded, givenAway, putRight, served, swapped } from '../../core/kit/actions';
 import type { Update } from '../shared/useKitchen';
 import type { Sure } from '../shared/usePlanner';
+import { sureWord } from '../../core/kit/sureWord';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
@@ -25,15 +26,25 @@ interface Props {
   onClose: () => void;
 }
 
-function Surety({ sure, at }: { sure: Sure | null; at: number }) {
+function Surety({ sure, at, catalogue }: { sure: Sure | null; at: number; catalogue: Props['catalogue'] }) {
   const stays = sure?.stays[at] ?? null;
   if (!sure || stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
   const inHundred = Math.round(stays * 100);
-  const words = stays >= 0.8 ? 'firm' : stays >= 0.55 ? 'likely' : 'close to a coin toss: see the runners-up';
+  const word = sureWord(stays);
+  const other = sure.closest[at];
+  const rival = other && (catalogue.get(other)?.name ?? other);
+  const words =
+    word === 'firm'
+      ? 'firm'
+      : word === 'close call' && rival
+        ? `a close call between this and ${rival}`
+        : word === 'close call'
+          ? 'a close call'
+          : `a toss-up${rival ? `, most often against ${rival}` : ''}`;
   return (
     <p>
-      Planned again with other loads and scores, a step of this kind stayed in{' '}
-      <b className="figure">{inHundred} of 100</b>: {words}.
+      Planned again with other loads and scores, exactly this stayed in <b className="figure">{inHundred} of 100</b>:{' '}
+      {words}.
       {sure.done < sure.of && (
         <span className="faded">
           {' '}
@@ -49,6 +60,7 @@ const DONE: Record<PlanStep['action'], string> = {
   tool: 'I got it',
   sharpen: 'It is sharp now',
   repair: 'It is put right',
+  service: 'It is arranged',
   retire: 'I gave it away',
 };
 
@@ -57,6 +69,7 @@ const BEFORE: Record<PlanStep['action'], string> = {
   tool: 'got',
   sharpen: 'sharpened',
   repair: 'repaired',
+  service: 'arranged',
   retire: 'gave away',
 };
 
@@ -71,6 +84,7 @@ function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update
     onDone(`Before: ${BEFORE[action]} ${step.name}`.slice(0, 80));
     update((k) => {
       if (action === 'retire') return owned === undefined ? k : givenAway(k, owned);
+      if (action === 'service') return served(k);
       return action === 'sharpen' || action === 'repair' ? putRight(k, step, today()) : bought(k, step, today());
     });
   };
@@ -159,9 +173,17 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
                 ['Weight', step.weightG && `${step.weightG} g`],
                 ['Hardness', step.hrc && `${step.hrc} HRC`],
                 ['Bevel', step.bevel],
+                ['A year', step.costPerYear > 0 && money(step.costPerYear, currency)],
+                ['Average keenness', step.edge && `${Math.round(step.edge.averageKeenness * 100)} of 100`],
+                [
+                  'Sharpen every',
+                  step.edge?.sharpenEveryWeeks && `${Math.max(1, Math.round(step.edge.sharpenEveryWeeks))} weeks`,
+                ],
+                ['Hone every', step.edge?.honeEveryDays && `${step.edge.honeEveryDays} days`],
+                ['Ground to', step.edge && step.type && step.action === 'buy' && `${step.edge.angleDeg}° a side`],
               ].map(([name, value]) =>
                 value ? (
-                  <div key={name}>
+                  <div key={String(name)}>
                     <dt>{name}</dt>
                     <dd className="figure">{value}</dd>
                   </div>
@@ -169,7 +191,9 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
               )}
             </dl>
           )}
-          {step.action !== 'retire' && !step.upkeep && <Surety sure={sure} at={step.order - 1} />}
+          {step.action !== 'retire' && step.action !== 'service' && !step.upkeep && (
+            <Surety sure={sure} at={step.order - 1} catalogue={catalogue} />
+          )}
           {step.runnersUp.length > 0 && (
             <>
               <h3>Runners-up</h3>

@@ -3,7 +3,6 @@ import { proxy, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
-import { coverageReached } from '../../core/formats/planFile';
 import type { SchoolView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -161,7 +160,7 @@ function School({
       <dl className={css.figures}>
         <div>
           <dt>Done well</dt>
-          <dd className="figure">{percent(coverageReached(plan))}</dd>
+          <dd className="figure">{percent(plan.coverage.all)}</dd>
         </div>
         <div>
           <dt>Price</dt>

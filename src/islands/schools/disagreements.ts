@@ -31,6 +31,12 @@ const habit = <K extends keyof Habits>(key: K, value: Habits[K]) =>
     (file) => file.habits?.[key] === value,
     (file, on) => ({ ...file, habits: { ...file.habits, [key]: on ? value : undefined } }),
   );
+type Tastes = NonNullable<KitchenFile['tastes']>;
+const taste = <K extends keyof Tastes>(key: K, value: Tastes[K]) =>
+  toggling(
+    (file) => file.tastes?.[key] === value,
+    (file, on) => ({ ...file, tastes: { ...file.tastes, [key]: on ? value : undefined } }),
+  );
 /** The same of every cook. */
 const balance = (value: 'neutral' | 'forward' | 'handle') => {
   const cooksOf = (file: KitchenFile) => file.cooks ?? [{}];
@@ -178,6 +184,97 @@ export const DISAGREEMENTS: Disagreement[] = [
     ],
   },
   {
+    question: 'Steel of the main knife',
+    sides: [
+      { name: 'Stainless', holds: 'It forgives a busy kitchen.', ...taste('steel', 'stainless') },
+      {
+        name: 'Clad or semi-stainless',
+        holds: 'A keen core, and only the edge wants wiping.',
+        ...taste('steel', 'clad'),
+      },
+      { name: 'Reactive', holds: 'The keenest edge, and the easiest to bring back.', ...taste('steel', 'reactive') },
+    ],
+  },
+  {
+    question: 'The main knife',
+    sides: [
+      {
+        name: 'Sturdy and soft',
+        holds: 'It bends before it chips, and a minute puts it right.',
+        ...taste('main', 'sturdy'),
+      },
+      { name: 'Thin and hard', holds: 'It falls through food and stays keen for months.', ...taste('main', 'thin') },
+    ],
+  },
+  {
+    question: 'Handle',
+    sides: [
+      { name: 'Moulded', holds: 'It grips when greasy and minds nothing.', ...limit('handle', 'moulded') },
+      { name: 'All metal', holds: 'No seam holds dirt.', ...limit('handle', 'metal') },
+    ],
+  },
+  {
+    question: 'Dimples and hammered sides',
+    sides: [
+      { name: 'They help', holds: 'Slices let go a little sooner.', ...taste('dimples', 'help') },
+      { name: 'They decorate', holds: 'Food mostly never reaches them.', ...taste('dimples', 'decorate') },
+    ],
+  },
+  {
+    question: 'Full bolster',
+    sides: [
+      { name: 'None', holds: 'The whole edge can be sharpened to the heel.', ...taste('bolster', 'none') },
+      { name: 'Full', holds: 'It balances, and no finger slides forward.', ...taste('bolster', 'full') },
+    ],
+  },
+  {
+    question: 'The third knife',
+    sides: [
+      { name: 'Serrated', holds: 'Crust comes every week, roasts do not.', ...taste('third', 'serrated') },
+      { name: 'Carving', holds: 'A keen long blade does roasts, fish and bread.', ...taste('third', 'carving') },
+    ],
+  },
+  {
+    question: 'Raw meat',
+    sides: [
+      { name: 'A knife of its own', holds: 'Nothing is carried from flesh to salad.', ...taste('rawMeat', 'own') },
+      { name: 'Wash between', holds: 'Hot water and soap do it; a knife less to keep.', ...taste('rawMeat', 'wash') },
+    ],
+  },
+  {
+    question: 'Garlic under the flat',
+    sides: [
+      { name: 'Crushed', holds: 'A broad side peels and crushes in one blow.', ...taste('garlic', 'flat') },
+      { name: 'Never', holds: 'Thin blades crack; a pan or a press is there for it.', ...taste('garlic', 'never') },
+    ],
+  },
+  {
+    question: 'Money left over',
+    sides: [
+      { name: 'Kept', holds: 'What adds little is not bought.', ...taste('leftover', 'kept') },
+      {
+        name: 'Into the main knife',
+        holds: 'It does most of the minutes for twenty years.',
+        ...taste('leftover', 'main'),
+      },
+    ],
+  },
+  {
+    question: 'The first specialist',
+    sides: [
+      { name: 'Early', holds: 'The right blade teaches the work.', ...taste('specialist', 'early') },
+      { name: 'Never', holds: 'A good general knife does it, slower.', ...taste('specialist', 'never') },
+    ],
+  },
+  {
+    question: 'Looks, where all else is equal',
+    sides: [
+      { name: 'Plain', holds: 'Nothing to clean around.', ...taste('looks', 'plain') },
+      { name: 'Hammered', holds: 'Pleasant to see every day.', ...taste('looks', 'hammered') },
+      { name: 'Rough-forged', holds: 'It looks made by hand.', ...taste('looks', 'rough-forged') },
+    ],
+  },
+  {
     question: 'Slices of cooked meat',
     sides: [
       {
@@ -210,6 +307,16 @@ export const DISAGREEMENTS: Disagreement[] = [
         holds: 'Takes next to nothing off and leaves the keenest edge.',
         ...habit('honing', 'strop'),
       },
+      {
+        name: 'Diamond rod',
+        holds: 'Bites any steel; it sharpens a little each time.',
+        ...habit('honing', 'diamond'),
+      },
+      {
+        name: 'No rod at all',
+        holds: 'In an unpractised hand it does harm; sharpen when it is due.',
+        ...habit('honing', 'none'),
+      },
     ],
   },
   {
@@ -224,6 +331,11 @@ export const DISAGREEMENTS: Disagreement[] = [
         name: 'A professional',
         holds: 'Right every time, twice a year.',
         ...habit('sharpening', 'professional'),
+      },
+      {
+        name: 'Powered',
+        holds: 'Keen in a minute, at the price of steel.',
+        ...habit('sharpening', 'powered'),
       },
       {
         name: 'Pull-through',

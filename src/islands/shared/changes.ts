@@ -8,6 +8,7 @@ const verb: Record<PlanStep['action'], string> = {
   buy: 'buy',
   sharpen: 'sharpen',
   repair: 'repair',
+  service: 'arrange',
   tool: 'get',
   retire: 'retire',
 };
@@ -35,4 +36,16 @@ export function changesBetween(before: Plan, after: Plan): string[] {
   const fresh = after.warnings.filter((w) => !before.warnings.includes(w));
   if (fresh[0]) changes.push(fresh[0]);
   return changes;
+}
+
+/** What of a first answer the proof changed, pocket by pocket: which model took the place of which. */
+export function pocketsChanged(first: Plan, proven: Plan): string[] {
+  const names = (plan: Plan) => new Map(plan.steps.map((step) => [stepKey(step), nameOf(step)]));
+  const [had, has] = [names(first), names(proven)];
+  const gone = [...had].flatMap(([key, name]) => (has.has(key) ? [] : [name]));
+  const come = [...has].flatMap(([key, name]) => (had.has(key) ? [] : [name]));
+  return Array.from({ length: Math.max(gone.length, come.length) }, (_, i) => {
+    const [old, now] = [gone[i], come[i]];
+    return old && now ? `${old} → ${now}` : now ? `and ${now}` : `without ${old ?? ''}`;
+  });
 }

@@ -5,6 +5,7 @@ import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
 import type { Served } from '../../core/kit/strip';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { pocketsChanged } from './changes';
 import { useCatalogue } from './useCatalogue';
 
 /** Perturbed plans behind each "stays", run in the background. */
@@ -20,6 +21,8 @@ export interface Answer {
   milliseconds: number;
   /** False while the harder search is still under way. */
   final: boolean;
+  /** What the proof changed in the first answer, a few words each. */
+  proofChanged: string[];
 }
 
 const NOTHING_YET = new Map<string, BladeModel>();
@@ -29,6 +32,8 @@ export interface Sure {
   done: number;
   of: number;
   stays: (number | null)[];
+  /** What takes each step's place most often where it does not stay, by model. */
+  closest: (string | null)[];
 }
 
 /** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
@@ -49,12 +54,14 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       if (!current()) return;
       setTrouble(null);
       setSure(null);
-      setAnswer({ ...first, final: false });
+      setAnswer({ ...first, final: false, proofChanged: [] });
       const better = await worker.thorough();
       if (!current()) return;
-      const answer = { ...first, ...better, final: true };
+      const proofChanged = better ? pocketsChanged(first.plan, better.plan) : [];
+      const answer = { ...first, ...better, final: true, proofChanged };
       setAnswer(answer);
-      const tell = (done: number, stays: (number | null)[]) => current() && setSure({ done, of: PERTURBED, stays });
+      const tell = (done: number, stays: (number | null)[], closest: (string | null)[]) =>
+        current() && setSure({ done, of: PERTURBED, stays, closest });
       await worker.sure(answer.plan, PERTURBED, proxy(tell));
     };
     think().catch((error: unknown) => {

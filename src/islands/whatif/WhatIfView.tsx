@@ -77,6 +77,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           kitchen={other}
           update={(change) => setScratch((s) => change(s ?? kitchen))}
           length={then?.plan.lengthWanted ?? null}
+          point={then?.plan.worth ?? null}
         />
       </aside>
       <main id="main" className={css.main}>

@@ -30,6 +30,7 @@ const EXPERIENCE_WORDS: Record<(typeof EXPERIENCES)[number], string> = {
 const SHARPENING_WORDS: Record<(typeof SHARPENINGS)[number], string> = {
   none: 'Nobody does',
   'pull-through': 'Pull-through sharpener',
+  powered: 'A powered sharpener',
   professional: 'A professional',
   stones: 'Own stones',
 };

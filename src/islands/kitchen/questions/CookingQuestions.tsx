@@ -95,6 +95,29 @@ export function CookingQuestions({ kitchen, update, alone = true }: QuestionProp
           onChange={(portions) => setCooking({ portions })}
         />
       </div>
+      <div className={css.pair}>
+        <Figure
+          label="Guests at table"
+          min={0}
+          max={500}
+          value={cooking.guests?.portions ?? 0}
+          onChange={(portions) =>
+            setCooking({ guests: portions > 0 ? { times: 1, per: 'month', ...cooking.guests, portions } : undefined })
+          }
+        />
+        {cooking.guests && (
+          <Figure
+            label="Times a month"
+            min={0}
+            max={31}
+            step={0.5}
+            value={cooking.guests.per === 'month' ? cooking.guests.times : null}
+            onChange={(times) =>
+              setCooking({ guests: { portions: cooking.guests?.portions ?? 0, times, per: 'month' } })
+            }
+          />
+        )}
+      </div>
       <Field label="Never eaten here">
         <div className={css.chips}>
           {FOODS_AVOIDED.map((food) => (

@@ -1,4 +1,6 @@
 import { NativeSelect, Switch } from '@mantine/core';
+import { useId } from 'react';
+import type { Plan } from '../../../core/formats/planFile';
 import {
   CATALOGUE_CURRENCY,
   convertMinor,
@@ -8,25 +10,43 @@ import {
   toMinor,
 } from '../../../core/money/currency';
 import { DEFAULTS } from '../../../core/kitchen/kitchen';
-import { Figure, Section } from '../../shared/Field';
+import { Choice, Figure, Section } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
+import { money } from '../../shared/words';
 import css from '../../shared/Questions.module.css';
 
 const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'JPY', 'INR'];
 /** The slider's reach, euros; more can be typed. */
 const SLIDER_EUR = 800;
 
+const SPEND_HINTS = {
+  sparing: 'Kept where it would do little: half of what a point is usually paid.',
+  even: 'A point of coverage is paid about a twelfth of the money.',
+  generous: 'Put where it does something: three times as much for a point.',
+} as const;
+
 const inCurrency = (euros: number, currency: string) =>
   fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
-export function MoneyQuestions({ kitchen, update }: QuestionProps) {
+export function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const said = kitchen.budget?.total;
   const total = said === undefined ? inCurrency(DEFAULTS.budgetEur, currency) : said;
   const setTotal = (value: number | null) => update((k) => ({ ...k, budget: { ...k.budget, total: value } }));
   const most = Math.round(inCurrency(SLIDER_EUR, currency));
   const step = Math.max(1, Math.round(most / 160));
+  const spend = kitchen.budget?.spend ?? 'even';
+  const pointId = useId();
+  const least = Math.max(10 ** -minorDigits(currency), Math.round(inCurrency(2, currency)));
+  const setPoint = (pointPrice: number | null) =>
+    update((k) => ({
+      ...k,
+      budget: {
+        ...k.budget,
+        pointPrice: pointPrice === null ? undefined : Number(pointPrice.toFixed(minorDigits(currency))),
+      },
+    }));
   const currencies = CURRENCIES.includes(currency) ? CURRENCIES : [currency, ...CURRENCIES];
 
   return (
@@ -55,6 +75,7 @@ export function MoneyQuestions({ kitchen, update }: QuestionProps) {
                 ...(typeof k.budget?.total === 'number'
                   ? { total: Number(k.budget.total.toFixed(minorDigits(next))) }
                   : {}),
+                ...(typeof k.budget?.pointPrice === 'number' ? { pointPrice: undefined } : {}),
                 ...(typeof k.budget?.perMonth === 'number'
                   ? { perMonth: Number(k.budget.perMonth.toFixed(minorDigits(next))) }
                   : {}),
@@ -80,6 +101,43 @@ export function MoneyQuestions({ kitchen, update }: QuestionProps) {
         checked={total === null}
         onChange={(e) => setTotal(e.currentTarget.checked ? null : inCurrency(DEFAULTS.budgetEur, currency))}
       />
+      <Choice
+        label="How the money should work"
+        hint={SPEND_HINTS[spend]}
+        value={spend}
+        options={[
+          { value: 'sparing', label: 'Sparing' },
+          { value: 'even', label: 'Even' },
+          { value: 'generous', label: 'Generous' },
+        ]}
+        onChange={(next) => update((k) => ({ ...k, budget: { ...k.budget, spend: next } }))}
+      />
+      {point && (
+        <>
+          <label className={css.label} htmlFor={pointId}>
+            A point of coverage is worth <b className="figure">{money(point.pointPrice, currency)}</b>
+          </label>
+          <input
+            type="range"
+            id={pointId}
+            className={css.slider}
+            min={least}
+            max={least * 60}
+            step={least / 2}
+            value={Math.min(least * 60, point.pointPrice)}
+            aria-valuetext={money(point.pointPrice, currency)}
+            onChange={(e) => setPoint(Number(e.currentTarget.value))}
+          />
+          <p className={css.hint}>
+            A knife is bought while it adds more points than its price comes to. Move it and watch knives come and go.{' '}
+            {kitchen.budget?.pointPrice != null && (
+              <button type="button" className={css.inline} onClick={() => setPoint(null)}>
+                Work it out from the money
+              </button>
+            )}
+          </p>
+        </>
+      )}
       <Figure
         label="At most this many knives to buy"
         min={1}
