@@ -345,7 +345,8 @@ export const FIT = {
     machineRiveted: c(0.95, 'factor', 'riveted handles stand it a little better', 'trade practice'),
   },
   flatSide: {
-    wide: c(42, 'mm', 'side broad enough to crush a clove under the palm', 'geometry'),
+    narrow: c(14, 'mm', 'side that crushes nothing', 'geometry'),
+    wide: c(46, 'mm', 'side broad enough to crush a clove under the palm', 'geometry'),
   },
   joint: {
     from: c(3, 'load', 'from here on the tip works under force round bone', 'handbook'),
@@ -366,8 +367,8 @@ export const FIT = {
     thinFrom: c(1.3, 'mm', 'spine that gives', 'trade practice'),
     thinTo: c(2.2, 'mm', 'spine that does not', 'trade practice'),
     longest: c(165, 'mm', 'a longer one is far from the hand that feels for the joint', 'trade practice'),
-    tall: c(41, 'mm', 'a taller blade gets stuck where it should turn', 'trade practice'),
-    tallScale: c(7, 'mm', 'how fast that costs a thin one; a stout one forces its way', 'house judgement'),
+    tall: c(34, 'mm', 'a taller blade gets stuck where it should turn', 'trade practice'),
+    tallScale: c(20, 'mm', 'how fast that costs a thin one; a stout one forces its way', 'house judgement'),
     longScale: c(60, 'mm', 'how fast that costs', 'house judgement'),
   },
   frame: {

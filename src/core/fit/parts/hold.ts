@@ -28,7 +28,7 @@ export const clearance: Part = {
 /** A sheet is guided by a flat edge and a stiff side of some height. */
 function sheetGuide(b: BladeTraits): number {
   const flat = 0.4 + 0.6 * ramp(b.contactShare, 0.4, 0.85);
-  return flat * fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, 16) * (1 - 0.6 * b.blade.flex);
+  return flat * fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, 18) * (1 - 0.6 * b.blade.flex);
 }
 
 /** Edge lengths a hand guides in the air, mm: they grow with the hand (handbook 9.1). */
@@ -148,7 +148,7 @@ export const flatSide: Part = {
   name: 'Flat side',
   about: 'A side broad enough to crush under the palm.',
   level: (task) => (task.flatSide ? 1 : 0),
-  value: (b) => 0.15 + 0.85 * ramp(b.blade.heelHeightMm, 16, fs.wide.value),
+  value: (b) => 0.15 + 0.85 * ramp(b.blade.heelHeightMm, fs.narrow.value, fs.wide.value),
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'broad enough to crush under the palm', 'a narrow side', 'too narrow to crush with')}.`,
 };
