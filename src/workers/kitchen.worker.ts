@@ -1,10 +1,8 @@
 import { expose } from 'comlink';
 import type { MoneyView, SchoolView, SizeView } from './argue';
-import { z } from 'zod';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
-import { kitchenFileSchema } from '../core/formats/kitchenFile';
 import { perStep, type Plan } from '../core/formats/planFile';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
@@ -17,6 +15,7 @@ import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
 import { edgeHere } from '../core/kit/scored';
 import { servedBy, type Served } from '../core/kit/strip';
 import { allTasks, layOut, type Workbench } from '../core/kit/workbench';
+import { standing, takeUp } from './takeUp';
 
 let models: BladeModel[] = [];
 let bench: Workbench | null = null;
@@ -71,26 +70,17 @@ function bladeOf(target: Target): BladeTraits | null {
 /** A save's outcome: the new version, or why the server refused. */
 export type Saved = { version: number } | { refused: number; why: string };
 
-const historySchema = z.object({
-  past: z.array(kitchenFileSchema).max(100),
-  present: kitchenFileSchema,
-  future: z.array(kitchenFileSchema).max(100),
-});
-
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
-}
-
 /** What the kitchen page asks for. Of questions the latest wins; older ones come back as null. */
 const kitchenWorker = {
-  /** Saves over a version. */
-  async save(id: string, version: number, kitchen: KitchenFile): Promise<Saved> {
+  /** Saves over a version, or over what the page before left on its way; `left` is its note of that. */
+  async save(id: string, version: number, kitchen: KitchenFile, left: string): Promise<Saved> {
     try {
-      return await saveKitchen(id, version, kitchen);
+      return await saveKitchen(id, version, kitchen).catch(async (error: unknown) => {
+        if (!(error instanceof Refused) || error.status !== 409 || !left) throw error;
+        const theirs = await fetchKitchen(id);
+        if (standing(left, theirs) === 'foreign') throw error;
+        return saveKitchen(id, theirs.version, kitchen);
+      });
     } catch (error) {
       const refused = error instanceof Refused ? error : new Refused(0, 'The kitchen could not be saved.');
       const faults = refused.faults.map((f) => `${f.path}: ${f.message}`).join('; ');
@@ -106,13 +96,7 @@ const kitchenWorker = {
   listKept: (id: string): Promise<Kept[]> => listKept(id),
   dropKept: (id: string, kept: string): Promise<void> => dropKept(id, kept),
 
-  /** What was done and undone on an earlier page, when it ended with this kitchen; null otherwise. */
-  history(text: string, present: KitchenFile): { past: KitchenFile[]; future: KitchenFile[] } | null {
-    const read = historySchema.safeParse(parsed(text));
-    if (!read.success || JSON.stringify(read.data.present) !== JSON.stringify(kitchenFileSchema.parse(present)))
-      return null;
-    return { past: read.data.past, future: read.data.future };
-  },
+  takeUp,
 
   /** Fetches the catalogue and hands it back for drawing. */
   async load(): Promise<BladeModel[]> {

@@ -11,6 +11,8 @@ const TRY_AGAIN_MS = 4000;
 
 /** Undone and done again survive the way from page to page, not the window. */
 const remembered = (id: string) => `scabbard.history.${id}`;
+/** What was still on its way to the server when a page was left. */
+const onItsWay = (id: string) => `scabbard.unsaved.${id}`;
 /** Most characters of history kept between pages. */
 const MOST_REMEMBERED = 1_500_000;
 
@@ -36,29 +38,36 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
   const told = useRef(history);
   const version = useRef(stored.version);
   const saved = useRef(stored.kitchen);
-  const busy = useRef(false);
+  /** The kitchen being saved just now. */
+  const sending = useRef<KitchenFile>(null);
+  /** What the page before this one left unsaved, as text. */
+  const left = useRef('');
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   const save = useCallback(() => {
     const attempt = async (): Promise<void> => {
-      if (busy.current || saved.current === latest.current) return;
-      busy.current = true;
+      if (sending.current) return;
+      if (saved.current === latest.current) {
+        setState('saved');
+        return;
+      }
       const sent = latest.current;
+      sending.current = sent;
       setState('saving');
       let again: number | null = null;
-      const outcome = await worker.save(stored.id, version.current, sent);
+      const outcome = await worker.save(stored.id, version.current, sent, left.current);
       if ('version' in outcome) {
         version.current = outcome.version;
         saved.current = sent;
-        setState('saved');
-        if (latest.current !== sent) again = 0;
+        if (latest.current === sent) setState('saved');
+        else again = 0;
       } else {
         const { refused } = outcome;
         setWhy(outcome.why);
         setState(refused === 409 ? 'stale' : refused >= 400 && refused < 500 ? 'refused' : 'unsaved');
         if (refused === 0 || refused >= 500) again = TRY_AGAIN_MS;
       }
-      busy.current = false;
+      sending.current = null;
       if (again !== null) timer.current = setTimeout(() => void attempt(), again);
     };
     return attempt();
@@ -86,15 +95,26 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
   const redo = useCallback(() => move(redone), [move]);
 
   useEffect(() => {
-    const text = sessionStorage.getItem(remembered(stored.id));
-    if (!text) return;
-    // what was remembered counts only while the kitchen is still the one it ended with
-    void worker.history(text, stored.kitchen).then((before) => {
-      if (!before || told.current.past.length > 0) return;
-      told.current = { ...before, present: told.current.present, at: -Infinity };
-      setHistory(told.current);
+    left.current = sessionStorage.getItem(onItsWay(stored.id)) ?? '';
+    sessionStorage.removeItem(onItsWay(stored.id));
+    const text = sessionStorage.getItem(remembered(stored.id)) ?? '';
+    if (!text && !left.current) return;
+    void worker.takeUp(stored, text, left.current).then(({ kitchen, history: before }) => {
+      if (told.current.past.length > 0) {
+        // edited before this answer came: a conflict is asked about
+        left.current = '';
+        return;
+      }
+      if (before) {
+        told.current = { ...before, present: kitchen ?? told.current.present, at: -Infinity };
+        setHistory(told.current);
+      }
+      if (!kitchen) return;
+      if (!before) move((h) => changed(h, kitchen, performance.now()));
+      latest.current = kitchen;
+      void save();
     });
-  }, [stored, worker]);
+  }, [stored, worker, move, save]);
 
   /** After a refused stale save: take over what the other window wrote, or write ours over it. */
   const settle = useCallback(
@@ -113,10 +133,13 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
   );
 
   useEffect(() => {
-    // leaving the page flushes what the timer still holds
+    // leaving the page sends what the timer still holds; the next page takes it up, should it be served before that has arrived
     const flush = () => {
-      if (saved.current === latest.current || busy.current) return;
-      const body = JSON.stringify({ version: version.current, kitchen: latest.current });
+      if (saved.current === latest.current) return;
+      const [kitchen, sent] = [latest.current, sending.current];
+      sessionStorage.setItem(onItsWay(stored.id), JSON.stringify({ version: version.current, kitchen, sent }));
+      if (sent === kitchen) return;
+      const body = JSON.stringify({ version: version.current + (sent ? 1 : 0), kitchen });
       void fetch(`/api/kitchens/${stored.id}`, {
         method: 'PUT',
         body,
