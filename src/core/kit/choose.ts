@@ -72,17 +72,24 @@ export function asserted<T extends { choice: Choice }>(problem: Problem, found: 
 
 export class Chooser {
   private readonly kit: KitValue;
+  private readonly prices: Float64Array;
   private readonly costs: Float64Array;
   private readonly surcharges: Float64Array;
   private readonly kinds: (string | null)[];
+  /** Kinds of work by number, −1 for none, and the largest surcharge of each in the choice at hand. */
+  private readonly kindOf: Int32Array;
+  private readonly beside: Float64Array;
 
   constructor(private readonly problem: Problem) {
-    this.kit = new KitValue(problem.demand);
-    this.costs = Float64Array.from(problem.candidates, (c) => costOf(c, problem.scale));
-    this.kinds = problem.candidates.map(pieceKind);
-    this.surcharges = Float64Array.from(problem.candidates, (c, i) =>
-      surchargeOf(c, this.costs[i] ?? 0, problem.scale),
-    );
+    const { candidates, scale, demand } = problem;
+    this.kit = new KitValue(demand);
+    this.prices = Float64Array.from(candidates, (c) => c.priceMinor);
+    this.costs = Float64Array.from(candidates, (c) => costOf(c, scale));
+    this.kinds = candidates.map(pieceKind);
+    this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, scale));
+    const numbers = new Map([...new Set(this.kinds)].map((kind, k) => [kind, k]));
+    this.kindOf = Int32Array.from(this.kinds, (kind) => (kind === null ? -1 : (numbers.get(kind) ?? -1)));
+    this.beside = new Float64Array(numbers.size);
   }
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
@@ -138,18 +145,22 @@ export class Chooser {
     return sum;
   }
 
-  /** What a candidate would cost beside a choice, coverage: a little more where its type is there already. */
-  private costBeside(choice: Choice, index: number, except = -1): number {
-    const base = this.costs[index] ?? 0;
-    const extra = this.surcharges[index] ?? 0;
-    const kind = this.kinds[index];
-    if (extra <= 0 || !kind) return base;
-    let most = 0;
+  /** Notes what second pieces cost beside a choice without one of its places. */
+  private standBeside(choice: Choice, except: number): void {
+    const { beside, kindOf, surcharges } = this;
+    beside.fill(0);
     for (let p = 0; p < choice.length; p++) {
       const other = p === except ? -1 : (choice[p] ?? -1);
-      if (other >= 0 && this.kinds[other] === kind) most = Math.max(most, this.surcharges[other] ?? 0);
+      const kind = other < 0 ? -1 : (kindOf[other] ?? -1);
+      if (kind >= 0) beside[kind] = Math.max(beside[kind] ?? 0, surcharges[other] ?? 0);
     }
-    return base + Math.min(extra, most);
+  }
+
+  /** What a candidate would cost beside the choice last noted, coverage: a little more where its kind is there already. */
+  private costOfOne(index: number): number {
+    const kind = this.kindOf[index] ?? -1;
+    const extra = kind < 0 ? 0 : Math.min(this.surcharges[index] ?? 0, this.beside[kind] ?? 0);
+    return (this.costs[index] ?? 0) + extra;
   }
 
   /** The best filling of one place beside the rest, by worth or by worth for money. */
@@ -160,15 +171,21 @@ export class Chooser {
     room: number,
     byMoney: boolean,
   ): { index: number; worth: number; net: number } {
-    const { candidates, places } = this.problem;
-    let best = { index: -1, worth: -Infinity, net: -Infinity };
+    const { candidates, places, scale } = this.problem;
+    const best = { index: -1, worth: -Infinity, net: -Infinity };
+    this.standBeside(choice, place);
     for (const index of places[place]?.fits ?? []) {
+      const price = this.prices[index] ?? 0;
       const c = candidates[index];
-      if (!c || c.priceMinor > room) continue;
+      if (!c || price > room) continue;
       const gain = c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
-      const net = gain - this.costBeside(choice, index, place);
-      const worth = byMoney ? net / (c.priceMinor + this.problem.scale.keepMinor) : net;
-      if (worth > best.worth) best = { index, worth, net };
+      const net = gain - this.costOfOne(index);
+      const worth = byMoney ? net / (price + scale.keepMinor) : net;
+      if (worth > best.worth) {
+        best.index = index;
+        best.worth = worth;
+        best.net = net;
+      }
     }
     return best;
   }
@@ -209,10 +226,12 @@ export class Chooser {
     const { candidates, budgetMinor, places } = this.problem;
     for (let moved = true; moved;) {
       moved = false;
+      // equal places left empty need one look
+      const empty = new Set<readonly number[]>();
       for (let p = 0; p < choice.length; p++) {
         const place = places[p];
         const now = choice[p] ?? -1;
-        if (!place) continue;
+        if (!place || (now < 0 && empty.has(place.fits))) continue;
         const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
         const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
         const kit = this.load(choice, p);
@@ -220,8 +239,8 @@ export class Chooser {
           candidates[index]?.owned === null
             ? kit.gain(candidates[index].counted)
             : this.careGain(choice, p, index, kit);
-        const nowNet = now < 0 ? 0 : gainOf(now) - this.costBeside(choice, now, p);
         const best = this.bestFor(choice, p, kit, room, false);
+        const nowNet = now < 0 ? 0 : gainOf(now) - this.costOfOne(now);
         const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
         const better =
           best.index >= 0 &&
@@ -229,19 +248,20 @@ export class Chooser {
           best.net > Math.max(nowNet, place.required ? -Infinity : 0) + EPSILON;
         if (better) choice[p] = best.index;
         else if (emptied) choice[p] = -1;
-        moved ||= better || emptied;
+        if (better || emptied) {
+          moved = true;
+          empty.clear();
+        } else if (now < 0) empty.add(place.fits);
       }
     }
     return choice;
   }
 
-  /** Starting kits: empty, and the one given where the money reaches it. */
-  starts(seed?: readonly string[]): Choice[] {
-    if (!seed || seed.length === 0) return [this.empty()];
+  /** A kindred kit, given by candidates, in its places; null where the money does not reach it. */
+  seeded(seed: readonly string[]): Choice | null {
     const known = new Map(this.problem.candidates.map((c, i) => [c.id, i]));
     const seeded = this.placed(seed.flatMap((id) => known.get(id) ?? []));
-    const reaches = this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0;
-    return reaches ? [this.empty(), seeded] : [this.empty()];
+    return this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0 ? seeded : null;
   }
 
   /** Candidates in the first places they fit. */
@@ -260,29 +280,50 @@ export class Chooser {
  * brings some of it out, the one that does so best for its price is taken (handbook 8.1: before any money stays unspent).
  */
 export function withRescues(problem: Problem, choice: Choice): Choice {
-  const { demand, candidates, places, budgetMinor } = problem;
+  const { demand, candidates, places, budgetMinor, scale, owned, given } = problem;
   if (!Number.isFinite(budgetMinor)) return choice;
-  const rescues = { ...demand, states: demand.states.filter((state) => state.rescue) };
-  const chooser = new Chooser({ ...problem, demand: rescues });
+  const rescues = rescuesOf(demand);
   const kit = Int32Array.from(choice);
   const least = LEAST_RESCUE * (rescues.states[0]?.roles[0]?.weight ?? 0);
-  for (;;) {
-    const now = chooser.load(kit);
-    const left = budgetMinor - priceOf(problem, kit);
+  const now = new KitValue(rescues);
+  const chosen = [...kit].flatMap((index) => candidates[index] ?? []);
+  const replaced = new Set(chosen.map((c) => c.owned));
+  for (const { counted } of chosen) now.add(counted);
+  owned.forEach(({ rows }, i) => {
+    if (!replaced.has(i)) now.add(rows);
+  });
+  for (const row of given) now.add(row);
+  for (let left = budgetMinor - priceOf(problem, kit); ;) {
     let best = { place: -1, index: -1, worth: 0 };
-    places.forEach((place, p) => {
-      if ((kit[p] ?? -1) >= 0) return;
-      for (const index of place.fits) {
+    const seen = new Set<readonly number[]>();
+    places.forEach(({ fits }, p) => {
+      if ((kit[p] ?? -1) >= 0 || seen.has(fits)) return;
+      seen.add(fits);
+      for (const index of fits) {
         const c = candidates[index];
         if (!c || c.owned !== null || c.priceMinor > left) continue;
         const gain = now.gain(c.counted);
-        const worth = gain / (c.priceMinor + problem.scale.keepMinor);
+        const worth = gain / (c.priceMinor + scale.keepMinor);
         if (gain > least && worth > best.worth) best = { place: p, index, worth };
       }
     });
-    if (best.place < 0) return kit;
+    const bought = candidates[best.index];
+    if (!bought) return kit;
     kit[best.place] = best.index;
+    left -= bought.priceMinor;
+    now.add(bought.counted);
   }
+}
+
+const knownRescues = new WeakMap<Demand, Demand>();
+
+/** The part of a demand that is rescue. */
+function rescuesOf(demand: Demand): Demand {
+  const before = knownRescues.get(demand);
+  if (before) return before;
+  const rescues = { ...demand, states: demand.states.filter((state) => state.rescue) };
+  knownRescues.set(demand, rescues);
+  return rescues;
 }
 
 /** Share of one task's rescue below which nothing is bought for it. */
@@ -295,7 +336,7 @@ export interface Effort {
 /** For plans made again by the hundred. */
 export const ROUGH: Effort = { nodes: 0 };
 /** Answers within a frame. */
-export const QUICK: Effort = { nodes: 100 };
+export const QUICK: Effort = { nodes: 40 };
 export const THOROUGH: Effort = { nodes: 1000 };
 
 export interface Chosen {
@@ -306,11 +347,14 @@ export interface Chosen {
   unmet: number;
 }
 
-/** The better of filling by gain and by gain for money, exchanged until nothing improves, from nothing and from a kindred kit. */
-function filled(problem: Problem, seed?: readonly string[]): Choice {
-  const chooser = new Chooser(problem);
-  return chooser
-    .starts(seed)
+/**
+ * The better of filling by gain and by gain for money, exchanged until nothing improves, from nothing and from a kindred kit; `kindredOnly`:
+ * from that alone where the money reaches it.
+ */
+function filled(chooser: Chooser, seed: readonly string[], kindredOnly: boolean): Choice {
+  const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
+  const starts = [...(seeded && kindredOnly ? [] : [chooser.empty()]), ...(seeded ? [seeded] : [])];
+  return starts
     .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
     .map((choice) => ({ choice, worth: chooser.worth(choice) }))
     .reduce((best, each) => (each.worth > best.worth ? each : best)).choice;
@@ -318,16 +362,17 @@ function filled(problem: Problem, seed?: readonly string[]): Choice {
 
 /**
  * The kit of greatest worth as far as a filling and the first nodes of an exact search find it, or the kit of a search that has been made.
- * `seed`: candidates, by id, of a kindred kit to start from as well. Deterministic.
+ * `seed`: candidates, by id, of a kindred kit to start from as well, or, with no nodes, alone. Deterministic.
  */
-export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed?: readonly string[]): Chosen {
+export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: readonly string[] = []): Chosen {
   const { problem, unmet } = affordable(whole);
+  const chooser = new Chooser(problem);
   const told = (found: Choice): Chosen => {
     const choice = withRescues(problem, found);
-    return asserted(problem, { choice, worth: new Chooser(problem).worth(choice), unmet });
+    return asserted(problem, { choice, worth: chooser.worth(choice), unmet });
   };
   if (proof) return told(proof.choice);
-  const first = filled(problem, seed);
+  const first = filled(chooser, seed, effort.nodes === 0);
   if (effort.nodes === 0) return told(first);
   const search = new ExactSearch(problem, first);
   search.step(effort.nodes);

@@ -110,9 +110,14 @@ export const isPooled = (hands: readonly Hand[], people: number): boolean => han
 export const isPressing = ({ task, weight, matters, timesPerYear }: TaskLoad): boolean =>
   weight > 0 && !task.atTable && (matters >= 2 || timesPerYear >= 52);
 
+const pressing = new WeakMap<readonly TaskLoad[], readonly number[]>();
+
 /** The tasks whose rescue is counted, by index: they have columns of their own behind those of the hands. */
-export const rescued = (loads: readonly TaskLoad[]): number[] =>
-  loads.flatMap((load, t) => (isPressing(load) ? [t] : []));
+export function rescued(loads: readonly TaskLoad[]): readonly number[] {
+  const found = pressing.get(loads) ?? loads.flatMap((load, t) => (isPressing(load) ? [t] : []));
+  pressing.set(loads, found);
+  return found;
+}
 
 /** Share of the minutes in each kind of work, 0–1. */
 export function workShares(loads: readonly TaskLoad[]): Map<WorkKind, number> {

@@ -1,5 +1,5 @@
 import type { Candidate } from './candidates';
-import { affordable, chooseKit, QUICK, type Problem } from './choose';
+import { affordable, chooseKit, ROUGH, type Problem } from './choose';
 import { ExactSearch, PRECISION, type Proof } from './exact';
 import { offersFor, realPrice, taking, wishing, type Offer } from './offers';
 import {
@@ -175,7 +175,7 @@ const sofar = (bench: Workbench, { proof }: Rung): Proven => ({
 /** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
 export function* proveBest(bench: Workbench): Generator<Proven, Proven> {
   const { problem } = affordable(bench.problem);
-  const search = new ExactSearch(problem, chooseKit(problem, QUICK, undefined, bench.seed).choice);
+  const search = new ExactSearch(problem, chooseKit(problem, ROUGH, undefined, bench.seed).choice);
   for (let nodes = 0; nodes < enoughNodes(problem) && !search.step(SLICE); nodes += SLICE)
     yield { proof: search.proof(), on: bench };
   const offers = offersFor(bench);

@@ -1,5 +1,6 @@
 import type { Choice, Problem } from './choose';
-import { KitValue, type State } from './value';
+import { inRoles, rolesOf, worthInRoles, type InRoles, type Roles } from './roles';
+import { KitValue } from './value';
 import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 
 /** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
@@ -28,6 +29,7 @@ export interface Decided {
 }
 
 const NO_ROW = new Float64Array();
+const NOTHING: InRoles = { figures: NO_ROW, served: new Int32Array(), pairs: new Int32Array(), others: new Int32Array() };
 const NOBODY: number[] = [];
 
 /** The rows that can serve a pair of roles at best: the two best for each, by index. */
@@ -65,17 +67,9 @@ interface Present {
  * `evaluate` leaves the worths, what was chosen, the least worth chosen and the slope behind until it is called again.
  */
 export class Relaxation {
-  private readonly roles: { state: number; rank: number; column: number; weight: number }[];
-  private readonly weights: Float64Array;
-  private readonly isSame: Uint8Array;
-  /** First role of each state. */
-  private readonly from: Int32Array;
-  private readonly states: readonly State[];
-  /** Value of each candidate in each role. */
-  private readonly rows: Float64Array;
-  /** The states in which a candidate is worth anything, from `begins[i]` to `begins[i + 1]`. */
-  private readonly served: Int32Array;
-  private readonly begins: Int32Array;
+  private readonly roles: Roles;
+  /** Every candidate as it serves the roles. */
+  private readonly rows: readonly InRoles[];
   private readonly costs: Float64Array;
   private readonly surcharges: Float64Array;
   private readonly kinds: (string | null)[];
@@ -106,43 +100,23 @@ export class Relaxation {
 
   constructor(private readonly problem: Problem) {
     const { demand, candidates } = problem;
-    this.states = demand.states;
+    this.roles = rolesOf(demand);
+    const { weights } = this.roles;
+    const R = weights.length;
     this.kit = new KitValue(demand);
-    this.from = new Int32Array(this.states.length + 1);
-    this.roles = this.states.flatMap(({ roles }, state) => {
-      this.from[state + 1] = (this.from[state] ?? 0) + roles.length;
-      return roles.map(({ column, weight }, rank) => ({ state, rank, column, weight }));
-    });
-    this.weights = Float64Array.from(this.roles, ({ weight }) => weight);
-    this.isSame = Uint8Array.from(this.states, ({ same }) => Number(same));
-    const R = this.roles.length;
-    this.rows = new Float64Array(candidates.length * R);
-    candidates.forEach((c, i) => this.rows.set(this.inRoles(c.counted), i * R));
-    const served: number[] = [];
-    this.begins = new Int32Array(candidates.length + 1);
-    candidates.forEach((_, i) => {
-      this.states.forEach((_, s) => {
-        for (let r = this.from[s] ?? 0; r < (this.from[s + 1] ?? 0); r++)
-          if ((this.rows[i * R + r] ?? 0) > 0) {
-            served.push(s);
-            break;
-          }
-      });
-      this.begins[i + 1] = served.length;
-    });
-    this.served = Int32Array.from(served);
+    this.rows = candidates.map((c) => inRoles(this.roles, c.counted));
     this.costs = Float64Array.from(candidates, (c) => costOf(c, problem.scale));
     this.kinds = candidates.map(pieceKind);
     this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale));
-    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map((row) => this.inRoles(row));
+    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map((row) => inRoles(this.roles, row).figures);
     this.limited = Number.isFinite(problem.budgetMinor);
     // shares of the budget; with no money at all whatever costs anything is out of reach
     const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
     this.prices = Float64Array.from(candidates, (c) => (this.limited ? share(c.priceMinor) : 0));
     this.classes = classesOf(problem);
-    this.copies = Math.max(1, ...this.states.map(({ roles }) => roles.length));
+    this.copies = this.roles.most;
     this.slope = new Float64Array(R + 1);
-    this.scale = Float64Array.from([...this.roles.map(({ weight }) => weight), MONEY_SCALE]);
+    this.scale = Float64Array.from([...weights, MONEY_SCALE]);
     this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
     this.pays = new Float64Array(candidates.length);
@@ -154,10 +128,6 @@ export class Relaxation {
     this.largest = new Float64Array(kinds.length);
     this.firsts = new Int32Array(kinds.length);
     this.nexts = new Int32Array(kinds.length);
-  }
-
-  private inRoles(row: Float64Array): Float64Array {
-    return Float64Array.from(this.roles, ({ column, weight }) => weight * (row[column] ?? 0));
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -187,25 +157,25 @@ export class Relaxation {
 
   /** Whether the kit chosen in the last evaluation keeps the budget. */
   keepsBudget(): boolean {
-    return (this.slope[this.roles.length] ?? 0) >= -CENTLESS;
+    return (this.slope[this.roles.weights.length] ?? 0) >= -CENTLESS;
   }
 
   /** What is owned and taken, as it serves. A knife put right stands for its dull self. */
   present(taken: readonly { candidate: number }[]): Present {
-    const R = this.roles.length;
-    const tops = new Float64Array(R);
+    const { weights, isSame, from, states } = this.roles;
+    const tops = new Float64Array(weights.length);
     const there: Float64Array[] = [];
     const replaced = taken.map(({ candidate }) => this.problem.candidates[candidate]?.owned ?? null);
     const put = (row: Float64Array) => {
       there.push(row);
-      for (let s = 0; s < this.isSame.length; s++) {
-        if (this.isSame[s] === 0) continue;
-        const first = this.from[s] ?? 0;
+      for (let s = 0; s < isSame.length; s++) {
+        if (isSame[s] === 0) continue;
+        const first = from[s] ?? 0;
         // rows hold weighted figures: a knife that moves down a rank counts by that rank's weight
         let f = row[first] ?? 0;
         if (f <= 0) continue;
-        f /= this.weights[first] ?? 1;
-        for (let r = first; r < (this.from[s + 1] ?? 0); r++) {
+        f /= weights[first] ?? 1;
+        for (let r = first; r < (from[s + 1] ?? 0); r++) {
           const here = tops[r] ?? 0;
           if (f > here) {
             tops[r] = f;
@@ -217,8 +187,8 @@ export class Relaxation {
     this.already.forEach((row, i) => {
       if (i >= this.problem.owned.length || !replaced.includes(i)) put(row);
     });
-    for (const { candidate } of taken) put(this.rows.subarray(candidate * R, (candidate + 1) * R));
-    const serving = this.states.map(({ same }, s) => (same ? NOBODY : bestTwo(there, this.from[s] ?? 0)));
+    for (const { candidate } of taken) put(this.rows[candidate]?.figures ?? NO_ROW);
+    const serving = states.map(({ same }, s) => (same ? NOBODY : bestTwo(there, from[s] ?? 0)));
     return { tops, there, serving };
   }
 
@@ -243,15 +213,17 @@ export class Relaxation {
 
   /** A role's price is about what its next server in a good kit is worth: taking its best away would cost the difference. */
   startingMultipliers(taken: readonly Taken[]): Float64Array {
-    const multipliers = new Float64Array(this.roles.length + 1);
+    const { weights, states, from } = this.roles;
+    const multipliers = new Float64Array(weights.length + 1);
     const { tops, there, serving } = this.present(taken);
-    this.roles.forEach(({ state, rank, weight }, r) => {
-      const { same, roles } = this.states[state] ?? { same: true, roles: [] };
-      if (same) {
-        const last = rank === roles.length - 1;
-        const next = last ? (tops[r] ?? 0) : (tops[r + 1] ?? 0);
-        multipliers[r] = weight * (0.5 * (tops[r] ?? 0) + 0.5 * next);
-      } else multipliers[r] = 0.7 * (serving[state] ?? []).reduce((most, i) => Math.max(most, there[i]?.[r] ?? 0), 0);
+    states.forEach(({ same }, s) => {
+      const end = from[s + 1] ?? 0;
+      for (let r = from[s] ?? 0; r < end; r++) {
+        if (same) {
+          const next = r === end - 1 ? (tops[r] ?? 0) : (tops[r + 1] ?? 0);
+          multipliers[r] = (weights[r] ?? 0) * (0.5 * (tops[r] ?? 0) + 0.5 * next);
+        } else multipliers[r] = 0.7 * (serving[s] ?? []).reduce((most, i) => Math.max(most, there[i]?.[r] ?? 0), 0);
+      }
     });
     return multipliers;
   }
@@ -263,8 +235,9 @@ export class Relaxation {
     counted = this.count(node.taken),
     there = this.present(node.taken),
   ): number {
-    const { slope, prices, from, isSame } = this;
-    const R = this.roles.length;
+    const { slope, prices } = this;
+    const { from, isSame, weights } = this.roles;
+    const R = weights.length;
     const nu = this.limited ? (multipliers[R] ?? 0) : 0;
     const left = 1 - this.spent(node.taken);
     let bound = (this.limited ? nu * left : 0) - this.costOfTaken(node.taken);
@@ -284,7 +257,7 @@ export class Relaxation {
         }
       else
         for (const i of there.serving[s] ?? [])
-          bound += this.best(there.there[i] ?? NO_ROW, 0, first, end, multipliers);
+          bound += this.best(there.there[i] ?? NO_ROW, first, end, multipliers);
     }
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];
@@ -294,21 +267,21 @@ export class Relaxation {
     });
     for (const { candidate, copy } of this.chosen) {
       slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
-      for (let k = this.begins[candidate] ?? 0; k < (this.begins[candidate + 1] ?? 0); k++) {
-        const s = this.served[k] ?? 0;
+      const { served, figures } = this.rows[candidate] ?? NOTHING;
+      for (const s of served) {
         const first = (from[s] ?? 0) + (isSame[s] === 1 ? copy : 0);
-        this.best(this.rows, candidate * R, first, from[s + 1] ?? 0, multipliers);
+        this.best(figures, first, from[s + 1] ?? 0, multipliers);
       }
     }
     return bound;
   }
 
   /** What a row is worth at best in the roles from `first` to `end`; the role it takes is noted in the slope. */
-  private best(row: Float64Array, offset: number, first: number, end: number, multipliers: Float64Array): number {
+  private best(row: Float64Array, first: number, end: number, multipliers: Float64Array): number {
     let most = 0;
     let at = -1;
     for (let r = first; r < end; r++) {
-      const worth = (row[offset + r] ?? 0) - (multipliers[r] ?? 0);
+      const worth = (row[r] ?? 0) - (multipliers[r] ?? 0);
       if (worth > most) {
         most = worth;
         at = r;
@@ -323,7 +296,7 @@ export class Relaxation {
     let most = 0;
     let at = -1;
     for (let r = first; r < end; r++) {
-      const worth = (this.weights[r] ?? 0) * figure - (multipliers[r] ?? 0);
+      const worth = (this.roles.weights[r] ?? 0) * figure - (multipliers[r] ?? 0);
       if (worth > most) {
         most = worth;
         at = r;
@@ -341,32 +314,11 @@ export class Relaxation {
 
   /** What each open candidate is worth at some multipliers, as the first of its kind and as each further copy. */
   private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
-    const { rows, prices, served, begins, from, isSame, copies } = this;
-    const R = this.roles.length;
+    const { rows, prices, copies } = this;
     const byCopy = new Float64Array(copies);
     for (const list of node.open)
       for (const i of list) {
-        byCopy.fill(0);
-        for (let k = begins[i] ?? 0; k < (begins[i + 1] ?? 0); k++) {
-          const s = served[k] ?? 0;
-          const first = from[s] ?? 0;
-          const end = from[s + 1] ?? 0;
-          let most = 0;
-          if (isSame[s] === 1) {
-            // from the last role backwards: the best of what is still open to each copy
-            for (let r = end - 1; r >= first; r--) {
-              const worth = (rows[i * R + r] ?? 0) - (multipliers[r] ?? 0);
-              if (worth > most) most = worth;
-              byCopy[r - first] = (byCopy[r - first] ?? 0) + most;
-            }
-          } else {
-            for (let r = first; r < end; r++) {
-              const worth = (rows[i * R + r] ?? 0) - (multipliers[r] ?? 0);
-              if (worth > most) most = worth;
-            }
-            for (let c = 0; c < copies; c++) byCopy[c] = (byCopy[c] ?? 0) + most;
-          }
-        }
+        worthInRoles(this.roles, rows[i] ?? NOTHING, multipliers, byCopy);
         const cost = nu * (prices[i] ?? 0) + (this.costs[i] ?? 0);
         const had = counted.get(i) ?? 0;
         for (let c = 0; c < copies; c++) {

@@ -68,35 +68,64 @@ function pairAt(kept: Float64Array, at: number): number {
   return kept[at + 2] !== kept[at + 5] ? a1 + b1 : Math.max(a1 + b2, a2 + b1);
 }
 
+/** A demand as flat arrays: worked out once. */
+interface Layout {
+  /** Of the states whose roles read one column: that column, the first of their roles, and whether they are rescues. */
+  columns: Int32Array;
+  starts: Int32Array;
+  isRescue: Uint8Array;
+  /** Weight of each of their roles. */
+  weights: Float64Array;
+  pairs: readonly (readonly [Role, Role])[];
+}
+
+const layouts = new WeakMap<Demand, Layout>();
+
+function layoutOf(demand: Demand): Layout {
+  const before = layouts.get(demand);
+  if (before) return before;
+  const { states } = demand;
+  const same = states.filter((state) => state.same);
+  const starts = new Int32Array(same.length + 1);
+  same.forEach(({ roles }, s) => (starts[s + 1] = (starts[s] ?? 0) + roles.length));
+  const layout: Layout = {
+    columns: Int32Array.from(same, ({ roles }) => roles[0]?.column ?? 0),
+    starts,
+    isRescue: Uint8Array.from(same, ({ rescue }) => Number(rescue)),
+    weights: Float64Array.from(same.flatMap(({ roles }) => roles.map((role) => role.weight))),
+    pairs: states.flatMap(({ same: alike, roles: [one, other] }) =>
+      !alike && one && other ? [[one, other] as const] : [],
+    ),
+  };
+  layouts.set(demand, layout);
+  return layout;
+}
+
 /**
  * What a growing set of rows is worth: over all states, the best assignment of rows to roles (handbook 5.1, 8.4). Monotone and submodular in
  * the set of rows.
  */
 export class KitValue {
-  /** Of the states whose roles read one column: that column, the first of their roles, and whether they are rescues. */
   private readonly columns: Int32Array;
   private readonly starts: Int32Array;
   private readonly isRescue: Uint8Array;
-  /** By role: its weight, and the figure of the row that serves it. */
   private readonly weights: Float64Array;
+  private readonly pairs: Layout['pairs'];
+  /** By role: the figure of the row that serves it. */
   private readonly tops: Float64Array;
-  private readonly pairs: (readonly [Role, Role])[];
   private readonly paired: Float64Array;
   private readonly tried = new Float64Array(KEPT);
   private count = 0;
 
-  constructor({ states }: Demand) {
-    const same = states.filter((state) => state.same);
-    this.columns = Int32Array.from(same, ({ roles }) => roles[0]?.column ?? 0);
-    this.isRescue = Uint8Array.from(same, ({ rescue }) => Number(rescue));
-    this.starts = new Int32Array(same.length + 1);
-    same.forEach(({ roles }, s) => (this.starts[s + 1] = (this.starts[s] ?? 0) + roles.length));
-    this.weights = Float64Array.from(same.flatMap(({ roles }) => roles.map((role) => role.weight)));
-    this.tops = new Float64Array(this.weights.length);
-    this.pairs = states.flatMap(({ same: alike, roles: [one, other] }) =>
-      !alike && one && other ? [[one, other] as const] : [],
-    );
-    this.paired = new Float64Array(KEPT * this.pairs.length);
+  constructor(demand: Demand) {
+    const { columns, starts, isRescue, weights, pairs } = layoutOf(demand);
+    this.columns = columns;
+    this.starts = starts;
+    this.isRescue = isRescue;
+    this.weights = weights;
+    this.pairs = pairs;
+    this.tops = new Float64Array(weights.length);
+    this.paired = new Float64Array(KEPT * pairs.length);
   }
 
   clear(): this {
@@ -163,8 +192,17 @@ export class KitValue {
     for (let s = 0; s < columns.length; s++) {
       let f = row[columns[s] ?? 0] ?? 0;
       const end = starts[s + 1] ?? 0;
-      if (f <= (tops[end - 1] ?? 0)) continue;
-      for (let k = starts[s] ?? 0; k < end; k++) {
+      const last = tops[end - 1] ?? 0;
+      if (f <= last) continue;
+      const start = starts[s] ?? 0;
+      if (end - start === 2) {
+        const top = tops[start] ?? 0;
+        const moved = f > top ? top : f;
+        if (f > top) sum += (weights[start] ?? 0) * (f - top);
+        sum += (weights[start + 1] ?? 0) * (moved - last);
+        continue;
+      }
+      for (let k = start; k < end; k++) {
         const here = tops[k] ?? 0;
         if (f > here) {
           sum += (weights[k] ?? 0) * (f - here);

@@ -24,7 +24,7 @@ import {
 } from './candidates';
 import { isAllRound } from './kinds';
 import { bestBox, boxesOf } from './boxes';
-import { chooseKit, QUICK, ROUGH, type Choice, type Chosen, type Place, type Problem } from './choose';
+import { chooseKit, ROUGH, type Choice, type Chosen, type Place, type Problem } from './choose';
 import { demandOf } from './demand';
 import { isSchoolTool, schoolSlots, type SchoolId, type Slot } from './schools';
 import { scoringOf } from './scored';
@@ -233,7 +233,7 @@ function layOutFor(
   if (!all.some((c) => c.counted !== c.rows)) return { ...bench, problem: kept, ownedFallsShort: false };
   const full = all.map((c) => ({ ...c, counted: c.rows, isAgain: false }));
   const polished = problemOf(reduced(full, slots, school, reference, scale));
-  const coverage = (problem: Problem) => coverageOfKit(problem, kitOf(problem, chooseKit(problem, QUICK).choice));
+  const coverage = (problem: Problem) => coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
   const ownedFallsShort = coverage(polished) - coverage(kept) > WORTH.polishGivenUp.value;
   return { ...bench, problem: ownedFallsShort ? polished : kept, ownedFallsShort };
 }
