@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
-import { forSale, type Candidate, type Making } from './candidates';
+import type { Candidate, Making, Sold } from './candidates';
 import { kindOfWork } from './kinds';
 import { KitValue, type Demand } from './value';
 import { costOf, type MoneyScale } from './worth';
@@ -55,17 +55,13 @@ export function atSharedPrice(pieces: readonly Candidate[], priceMinor: number):
   return pieces.map((piece, i) => ({ ...piece, priceMinor: shares[i] ?? 0 }));
 }
 
-/** The sets that may be bought whole here: their pieces as candidates and the price in the kitchen's currency. */
-export function boxesOf(making: Making): BoxForSale[] {
-  const { kitchen, models, reference } = making;
-  const sets = [...reference.sets.values()];
-  const pieces = new Set(sets.flatMap((box) => box.pieces));
-  const inSets = models.filter(({ id }) => pieces.has(id));
-  const known = new Map(forSale(making, inSets).map((c) => [c.id, c]));
-  return sets.flatMap((box) => {
-    const whole = box.pieces.flatMap((id) => known.get(id) ?? []);
-    if (whole.length < box.pieces.length) return [];
-    return [{ box, pieces: whole, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
+/** The sets that may be bought whole here: their pieces, as they are sold singly, and the price in the kitchen's currency. */
+export function boxesOf({ kitchen, reference, sold }: Pick<Making, 'kitchen' | 'reference'> & Sold): BoxForSale[] {
+  const known = new Map(sold.map((c) => [c.id, c]));
+  return [...reference.sets.values()].flatMap((box) => {
+    const pieces = box.pieces.flatMap((id) => known.get(id) ?? []);
+    if (pieces.length < box.pieces.length) return [];
+    return [{ box, pieces, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
   });
 }
 

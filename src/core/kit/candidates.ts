@@ -143,6 +143,11 @@ export interface Making extends Scoring {
   service: EdgeCare | null;
 }
 
+/** All that may be bought, each as it serves by itself, whatever is owned. */
+export interface Sold {
+  sold: Candidate[];
+}
+
 /** A table knife is one a seat or none, and nothing else sits at a table of several. */
 function atTable(blade: Scored, isTable: boolean, { loads, kitchen }: Making): Scored {
   if (isTable || kitchen.seats <= 1) return blade;
@@ -188,7 +193,7 @@ function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes }: Kit
 }
 
 /** Models as knives to be bought, in order of id, whether or not this kitchen has work for them. Table knives are bought one a seat. */
-export function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
+function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
   const { kitchen, reference, service } = making;
   const { habits, currency, tastes } = kitchen;
   const event = sharpeningMinor(kitchen, habits.sharpening === 'none' ? 'professional' : habits.sharpening);
@@ -230,15 +235,25 @@ export function forSale(making: Making, models: readonly BladeModel[]): Candidat
     });
 }
 
-/** Knives worth buying here: of the models for sale those with work to do, and what the limits ask for by name. */
-export function buyable(making: Making): Candidate[] {
-  const { kitchen, loads, models, reference } = making;
+/** Whether a knife is worth buying here: it has work to do, or the limits ask for it by name. */
+export function isBuyable(
+  { id, type }: Pick<Candidate, 'id' | 'type'>,
+  { kitchen, loads }: Pick<Making, 'kitchen' | 'loads'>,
+): boolean {
   const { must } = kitchen.limits;
-  const wanted = models.filter((model) => {
-    const type = reference.types.get(model.type);
-    return type && (must.includes(model.type) || must.includes(model.id) || hasWorkFor(type, loads));
-  });
-  return forSale(making, wanted);
+  return type !== null && (must.includes(type.id) || must.includes(id) || hasWorkFor(type, loads));
+}
+
+/** What is for sale here: knives worth buying, and the pieces of sets. */
+export function soldHere(making: Making): Candidate[] {
+  const { models, reference } = making;
+  const inSets = new Set([...reference.sets.values()].flatMap(({ pieces }) => pieces));
+  return forSale(
+    making,
+    models.filter(
+      ({ id, type }) => inSets.has(id) || isBuyable({ id, type: reference.types.get(type) ?? null }, making),
+    ),
+  );
 }
 
 /** The blade of an owned knife: its model, or a middling one of its type, with what was measured of it. */

@@ -187,3 +187,7 @@ export function demandOf(
 /** How far a score (0–100) brings weekly work out of a struggle, 0–1. */
 export const rescues = (score: number): number =>
   Math.min(1, Math.max(0, (score - WORTH.rescueFrom.value) / (WORTH.rescueTo.value - WORTH.rescueFrom.value)));
+
+/** Whether two demands are equal figure for figure. */
+export const isSameDemand = (a: Demand, b: Demand): boolean =>
+  a.columns === b.columns && JSON.stringify(a.states) === JSON.stringify(b.states);

@@ -237,7 +237,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
         name: 'Set',
         maker: 'Oskavel',
         pieces: [...pieces].map(({ id }) => id),
-        priceMinor: Math.round(singly * (0.25 + random() / 2.5)),
+        priceMinor: Math.round(singly * (0.15 + random() / 2)),
       };
     });
     const volumes = [{ maker: oneOf(random, models).maker, from: 2, off: 0.15 + random() / 3 }];

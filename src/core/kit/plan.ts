@@ -246,8 +246,8 @@ export interface ChosenOn {
 
 /** Of a set so many pieces lying idle beside a quick kit, it is still tried. */
 const NEARLY = 1;
-/** Offers that look best in a rough filling and are looked at as closely as the kitchen without them. */
-const LOOKED_AT = 1;
+/** An offer's rough kit worth this much less than the kit without it, coverage, is looked at no closer. */
+const HOPELESS = 0.01;
 
 /** The benches with one offer taken up that may change a kit: every volume price, and the sets of nearly what it has. */
 function nearOffers(bench: Workbench, kit: readonly Candidate[]): Workbench[] {
@@ -273,7 +273,8 @@ export function quickBench(bench: Workbench, effort: Effort): ChosenOn {
   const tried = nearOffers(bench, kit)
     .map((offered) => on(offered, ROUGH, seed))
     .sort((a, b) => b.chosen.worth - a.chosen.worth)
-    .slice(0, LOOKED_AT)
+    .slice(0, 1)
+    .filter(({ chosen }) => chosen.worth > plain.chosen.worth - HOPELESS)
     .map((near) =>
       on(
         near.bench,

@@ -29,7 +29,12 @@ export interface Decided {
 }
 
 const NO_ROW = new Float64Array();
-const NOTHING: InRoles = { figures: NO_ROW, served: new Int32Array(), pairs: new Int32Array(), others: new Int32Array() };
+const NOTHING: InRoles = {
+  figures: NO_ROW,
+  served: new Int32Array(),
+  pairs: new Int32Array(),
+  others: new Int32Array(),
+};
 const NOBODY: number[] = [];
 
 /** The rows that can serve a pair of roles at best: the two best for each, by index. */
@@ -108,7 +113,9 @@ export class Relaxation {
     this.costs = Float64Array.from(candidates, (c) => costOf(c, problem.scale));
     this.kinds = candidates.map(pieceKind);
     this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale));
-    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map((row) => inRoles(this.roles, row).figures);
+    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map(
+      (row) => inRoles(this.roles, row).figures,
+    );
     this.limited = Number.isFinite(problem.budgetMinor);
     // shares of the budget; with no money at all whatever costs anything is out of reach
     const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
@@ -256,8 +263,7 @@ export class Relaxation {
           bound += this.bestTop(r, end, f, multipliers);
         }
       else
-        for (const i of there.serving[s] ?? [])
-          bound += this.best(there.there[i] ?? NO_ROW, first, end, multipliers);
+        for (const i of there.serving[s] ?? []) bound += this.best(there.there[i] ?? NO_ROW, first, end, multipliers);
     }
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];

@@ -10,10 +10,11 @@ import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
 import type { Reference } from '../reference';
 import {
   besideOwned,
-  buyable,
   careSteps,
+  isBuyable,
   ownedKnives,
   SERVICE_VISITS,
+  soldHere,
   toolRows,
   toolScores,
   toolSteps,
@@ -21,18 +22,19 @@ import {
   type Candidate,
   type Making,
   type OwnedKnife,
+  type Sold,
 } from './candidates';
 import { isAllRound } from './kinds';
 import { bestBox, boxesOf } from './boxes';
 import { chooseKit, ROUGH, type Choice, type Chosen, type Place, type Problem } from './choose';
-import { demandOf } from './demand';
+import { demandOf, isSameDemand } from './demand';
 import { isSchoolTool, schoolSlots, type SchoolId, type Slot } from './schools';
 import { scoringOf } from './scored';
 import { KitValue } from './value';
 import { moneyScale, rescueWorth, type MoneyScale } from './worth';
 
 /** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
-export interface Workbench extends Making {
+export interface Workbench extends Making, Sold {
   assumed: string[];
   cooks: CookContext[];
   owned: OwnedKnife[];
@@ -194,7 +196,12 @@ function layOutFor(
   const owned = ownedKnives(making);
   const scoredFor = basisOf(kitchen, cooks, loads);
   const known = before?.scoredFor === scoredFor && before.models === models ? before : null;
-  const all = besideOwned(known?.buyable ?? buyable(making), owned, loads);
+  const sold = known?.sold ?? soldHere(making);
+  const all = besideOwned(
+    sold.filter((c) => isBuyable(c, making)),
+    owned,
+    loads,
+  );
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(
     school,
@@ -205,14 +212,18 @@ function layOutFor(
   const wanted = [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
   const tools = toolSteps(making).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
   const care = careSteps(making, owned);
-  const demand = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
+  const asked = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
+  // an equal demand is kept as it is, with what has been worked out of it
+  const demand = known && isSameDemand(known.problem.demand, asked) ? known.problem.demand : asked;
   const cutlery = Float64Array.from(loads, ({ task }) => (task.atTable ? WORTH.cutlery.value : 0));
   const given = [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
   const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
-  const bench = { ...making, assumed, cooks, owned, buyable: all, scoredFor, school, boardMinor, serviced: null };
-  const allowed = boxesOf(making).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);
-  const inBox =
-    school === 'boxed-set' ? bestBox(allowed, demand, [...owned.map((o) => o.rows), ...given], budgetMinor, scale) : [];
+  const bench = { ...making, assumed, cooks, owned, sold, buyable: all, scoredFor, school, boardMinor, serviced: null };
+  const bestOfBoxes = () => {
+    const allowed = boxesOf(bench).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);
+    return bestBox(allowed, demand, [...owned.map((o) => o.rows), ...given], budgetMinor, scale);
+  };
+  const inBox = school === 'boxed-set' ? bestOfBoxes() : [];
   const slots: Slot[] =
     school === 'boxed-set' ? inBox.map((piece) => ({ required: true, accepts: (c) => c === piece })) : wanted;
   const problemOf = (knives: Candidate[]): Problem => {
@@ -268,10 +279,12 @@ const LESS_MONEY = [0.75, 0.5] as const;
 export function coverageDecides({ problem, kitchen }: Workbench, chosen: Chosen): Chosen {
   if (kitchen.budgetMinor === null) return chosen;
   let best = chosen;
-  let covered = coverageOfKit(problem, kitOf(problem, chosen.choice));
+  const kit = kitOf(problem, chosen.choice);
+  const seed = kit.map((c) => c.id);
+  let covered = coverageOfKit(problem, kit);
   for (const share of LESS_MONEY) {
     const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
-    const { choice } = chooseKit({ ...problem, scale }, ROUGH);
+    const { choice } = chooseKit({ ...problem, scale }, ROUGH, undefined, seed);
     const covers = coverageOfKit(problem, kitOf(problem, choice));
     if (covers > covered + 1e-9) {
       covered = covers;
