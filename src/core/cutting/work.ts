@@ -39,7 +39,9 @@ export function keennessNeed(task: Task): number {
   }
 }
 
+/** What an edge of some keenness (0–1) has lost for work that asks everything of it, 0–1. */
+export const biteLost = (keenness: number): number => EDGE.bite.value * Math.pow(1 - keenness, EDGE.slope.value);
+
 /** What an edge of some keenness (0–1) leaves of a score at a task, 0–1. */
-export function keptByKeenness(task: Task, keenness: number): number {
-  return Math.max(0, 1 - keennessNeed(task) * EDGE.bite.value * Math.pow(1 - keenness, EDGE.slope.value));
-}
+export const keptByKeenness = (task: Task, keenness: number): number =>
+  Math.max(0, 1 - keennessNeed(task) * biteLost(keenness));

@@ -104,11 +104,13 @@ const raised = (value: number, weight: number) => (value === 1 || weight === 1 ?
 function leftByTask(blade: BladeTraits, { task, modes }: PreparedTask, cook: CookContext): Float64Array {
   const before = blade.forTask.get(task);
   if (before) return before;
-  const left = Float64Array.from(modes, ({ mode, parts }) =>
-    parts.reduce(
-      (product, { part, weight }) =>
-        part.restsOn === 'task' ? product * raised(part.value(blade, task, cook, mode), weight) : product,
-      mode.factor,
+  const left = new Float64Array(
+    modes.map(({ mode, parts }) =>
+      parts.reduce(
+        (product, { part, weight }) =>
+          part.restsOn === 'task' ? product * raised(part.value(blade, task, cook, mode), weight) : product,
+        mode.factor,
+      ),
     ),
   );
   blade.forTask.set(task, left);

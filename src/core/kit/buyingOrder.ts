@@ -25,7 +25,7 @@ export const coverageOf =
 /** Best score so far per task, over owned knives, owned tools and the steps taken. */
 export function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array {
   const rows = serversOf(bench, steps).map(({ scores }) => scores);
-  return Float64Array.from(bench.loads, (_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0));
+  return new Float64Array(bench.loads.map((_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0)));
 }
 
 /** Puts the chosen steps in buying order, wants after needs; an order asked for goes before both, and what it costs is told. */

@@ -384,7 +384,7 @@ export function besideOwned(
 
 /** Scores of a tool on the kitchen's tasks, 0–100. */
 export function toolScores(toolId: string, loads: readonly TaskLoad[]): Float64Array {
-  return Float64Array.from(loads, ({ task }) => 100 * (task.tools[toolId] ?? 0));
+  return new Float64Array(loads.map(({ task }) => 100 * (task.tools[toolId] ?? 0)));
 }
 
 /** A tool serves every hand alike. */
@@ -394,7 +394,7 @@ export function toolRows(
 ): Float64Array {
   const useful = [...scores].map(usefulness);
   const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
-  return Float64Array.from([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
+  return new Float64Array([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
 }
 
 /** Tools that stand in for a blade in this kitchen and are not owned yet. */
@@ -434,28 +434,39 @@ export function withoutDominated(
   scale: MoneyScale,
   lowest = (c: Candidate): number => c.priceMinor,
 ): Candidate[] {
-  const known = candidates.map((c) => {
-    const cost = costOf(c, scale);
-    return {
-      c,
-      cost,
-      least: lowest(c),
-      leastCost: costOf({ ...c, priceMinor: lowest(c) }, scale),
-      extra: surchargeOf(c, cost, scale),
-    };
-  });
-  type Known = (typeof known)[number];
-  const beats = (a: Known, b: Known): boolean => {
-    if (a.c.priceMinor > b.least || a.cost > b.leastCost) return false;
-    if (kindOfWork(a.c) !== kindOfWork(b.c) && a.extra > 0) return false;
-    let strictly = a.c.priceMinor < b.least || a.cost < b.leastCost;
-    for (let t = 0; t < a.c.counted.length; t++) {
-      const x = a.c.counted[t] ?? 0;
-      const y = b.c.counted[t] ?? 0;
+  const of = (figure: (c: Candidate) => number) => new Float64Array(candidates.map(figure));
+  const price = of((c) => c.priceMinor);
+  const cost = of((c) => costOf(c, scale));
+  const least = of(lowest);
+  const leastCost = of((c) => costOf({ ...c, priceMinor: lowest(c) }, scale));
+  const extra = new Float64Array(candidates.map((c, i) => surchargeOf(c, cost[i] ?? 0, scale)));
+  const sum = of((c) => c.counted.reduce((x, y) => x + y, 0));
+  const kinds = candidates.map(kindOfWork);
+  const beats = (a: number, b: number): boolean => {
+    if ((price[a] ?? 0) > (least[b] ?? 0) || (cost[a] ?? 0) > (leastCost[b] ?? 0)) return false;
+    if ((extra[a] ?? 0) > 0 && kinds[a] !== kinds[b]) return false;
+    const one = candidates[a];
+    const other = candidates[b];
+    if (!one || !other) return false;
+    let strictly = (price[a] ?? 0) < (least[b] ?? 0) || (cost[a] ?? 0) < (leastCost[b] ?? 0);
+    for (let t = 0; t < one.counted.length; t++) {
+      const x = one.counted[t] ?? 0;
+      const y = other.counted[t] ?? 0;
       if (x < y) return false;
       if (x > y) strictly = true;
     }
-    return strictly || a.c.id < b.c.id;
+    return strictly || one.id < other.id;
   };
-  return known.filter((b) => !known.some((a) => a !== b && beats(a, b))).map(({ c }) => c);
+  // who is worth less altogether is beaten somewhere: only those worth as much are looked at
+  const bySum = candidates.map((_, i) => i).sort((a, b) => (sum[b] ?? 0) - (sum[a] ?? 0));
+  return candidates.filter((_, b) => {
+    for (const a of bySum) {
+      if ((sum[a] ?? 0) < (sum[b] ?? 0) - SAME_SUM) return true;
+      if (a !== b && beats(a, b)) return false;
+    }
+    return true;
+  });
 }
+
+/** Slack where figures are summed. */
+const SAME_SUM = 1e-9;

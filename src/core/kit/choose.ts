@@ -22,6 +22,13 @@ export interface Problem {
   scale: MoneyScale;
 }
 
+/** What fills a place best: its worth, by itself or for its money, and its net gain. */
+interface Best {
+  index: number;
+  worth: number;
+  net: number;
+}
+
 /** Candidate index per place, −1 for an empty place. */
 export type Choice = Int32Array;
 
@@ -83,13 +90,18 @@ export class Chooser {
   constructor(private readonly problem: Problem) {
     const { candidates, scale, demand } = problem;
     this.kit = new KitValue(demand);
-    this.prices = Float64Array.from(candidates, (c) => c.priceMinor);
-    this.costs = Float64Array.from(candidates, (c) => costOf(c, scale));
+    this.prices = new Float64Array(candidates.map((c) => c.priceMinor));
+    this.costs = new Float64Array(candidates.map((c) => costOf(c, scale)));
     this.kinds = candidates.map(pieceKind);
-    this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, scale));
+    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, scale)));
     const numbers = new Map([...new Set(this.kinds)].map((kind, k) => [kind, k]));
-    this.kindOf = Int32Array.from(this.kinds, (kind) => (kind === null ? -1 : (numbers.get(kind) ?? -1)));
+    this.kindOf = new Int32Array(this.kinds.map((kind) => (kind === null ? -1 : (numbers.get(kind) ?? -1))));
     this.beside = new Float64Array(numbers.size);
+  }
+
+  /** Whether there is a ceiling: without one nothing is gained by looking for the most for the money. */
+  get isLimited(): boolean {
+    return Number.isFinite(this.problem.budgetMinor);
   }
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
@@ -163,37 +175,45 @@ export class Chooser {
     return (this.costs[index] ?? 0) + extra;
   }
 
-  /** The best filling of one place beside the rest, by worth or by worth for money. */
+  /**
+   * The best filling of one place beside the rest, by worth or by worth for money. `most`: what each candidate can come to at most; those that
+   * cannot lead are passed over, and what is found is noted there.
+   */
   private bestFor(
     choice: Choice,
     place: number,
     kit: KitValue,
     room: number,
     byMoney: boolean,
-  ): { index: number; worth: number; net: number } {
+    most: Float64Array,
+  ): Best {
     const { candidates, places, scale } = this.problem;
-    const best = { index: -1, worth: -Infinity, net: -Infinity };
+    const fits = places[place]?.fits ?? [];
+    const best: Best = { index: -1, worth: -Infinity, net: -Infinity };
     this.standBeside(choice, place);
-    for (const index of places[place]?.fits ?? []) {
+    const look = (index: number) => {
       const price = this.prices[index] ?? 0;
       const c = candidates[index];
-      if (!c || price > room) continue;
+      if (!c || price > room || (most[index] ?? 0) < best.worth) return;
       const gain = c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
       const net = gain - this.costOfOne(index);
       const worth = byMoney ? net / (price + scale.keepMinor) : net;
-      if (worth > best.worth) {
-        best.index = index;
-        best.worth = worth;
-        best.net = net;
-      }
-    }
+      if (c.owned === null) most[index] = worth;
+      if (worth < best.worth || (worth === best.worth && index > best.index)) return;
+      best.index = index;
+      best.worth = worth;
+      best.net = net;
+    };
+    // the likeliest first: it spares a look at most others
+    look(fits.reduce((lead, i) => ((most[i] ?? 0) > (most[lead] ?? -Infinity) ? i : lead), -1));
+    for (const index of fits) if (index !== best.index) look(index);
     return best;
   }
 
   /** What putting an owned knife right adds; the kit is loaded again as it was. */
   private careGain(choice: Choice, place: number, index: number, kit: KitValue): number {
     const before = kit.value();
-    const tried = Int32Array.from(choice);
+    const tried = new Int32Array(choice);
     tried[place] = index;
     const after = this.value(tried);
     this.load(choice, place);
@@ -202,7 +222,9 @@ export class Chooser {
 
   /** Fills empty places one by one, required first, while that is worth its price. */
   fill(choice: Choice, byMoney: boolean): Choice {
-    const { places, budgetMinor } = this.problem;
+    const { places, budgetMinor, candidates } = this.problem;
+    // what a candidate adds falls as the kit grows
+    const most = new Float64Array(candidates.length).fill(Infinity);
     for (;;) {
       const mustFill = places.some((place, p) => place.required && (choice[p] ?? -1) < 0);
       const kit = this.load(choice);
@@ -212,7 +234,7 @@ export class Chooser {
       places.forEach((place, p) => {
         if ((choice[p] ?? -1) >= 0 || (mustFill && !place.required) || seen.has(place.fits)) return;
         seen.add(place.fits);
-        const found = this.bestFor(choice, p, kit, budgetMinor - spent - this.reserved(choice, p), byMoney);
+        const found = this.bestFor(choice, p, kit, budgetMinor - spent - this.reserved(choice, p), byMoney, most);
         if (found.index >= 0 && (mustFill || found.net > EPSILON) && found.worth > best.worth)
           best = { place: p, ...found };
       });
@@ -221,9 +243,16 @@ export class Chooser {
     }
   }
 
+  /** What each candidate would add to a whole choice; Infinity where that is not known: what is put right stands for its dull self. */
+  private gainsBeside(choice: Choice): Float64Array {
+    const kit = this.load(choice);
+    return new Float64Array(this.problem.candidates.map((c) => (c.owned === null ? kit.gain(c.counted) : Infinity)));
+  }
+
   /** Exchanges, empties or fills one place at a time while worth rises. */
   exchange(choice: Choice): Choice {
     const { candidates, budgetMinor, places } = this.problem;
+    let beside: Float64Array | null = null;
     for (let moved = true; moved;) {
       moved = false;
       // equal places left empty need one look
@@ -234,13 +263,23 @@ export class Chooser {
         if (!place || (now < 0 && empty.has(place.fits))) continue;
         const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
         const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
+        const gains = (beside ??= this.gainsBeside(choice));
         const kit = this.load(choice, p);
-        const gainOf = (index: number) =>
-          candidates[index]?.owned === null
-            ? kit.gain(candidates[index].counted)
-            : this.careGain(choice, p, index, kit);
-        const best = this.bestFor(choice, p, kit, room, false);
-        const nowNet = now < 0 ? 0 : gainOf(now) - this.costOfOne(now);
+        this.standBeside(choice, p);
+        const paid = now < 0 ? 0 : this.costOfOne(now);
+        const stands = now < 0 ? undefined : candidates[now];
+        const gain = !stands
+          ? 0
+          : stands.owned === null
+            ? kit.gain(stands.counted)
+            : this.careGain(choice, p, now, kit);
+        const nowNet = gain - paid;
+        // beside the rest a candidate adds at most what it adds to the whole and what the one that stands here adds
+        const most = gains.map((g, i) => {
+          const net = g + gain - (this.costs[i] ?? 0);
+          return net > nowNet ? net : -Infinity;
+        });
+        const best = this.bestFor(choice, p, kit, room, false, most);
         const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
         const better =
           best.index >= 0 &&
@@ -250,6 +289,7 @@ export class Chooser {
         else if (emptied) choice[p] = -1;
         if (better || emptied) {
           moved = true;
+          beside = null;
           empty.clear();
         } else if (now < 0) empty.add(place.fits);
       }
@@ -283,7 +323,7 @@ export function withRescues(problem: Problem, choice: Choice): Choice {
   const { demand, candidates, places, budgetMinor, scale, owned, given } = problem;
   if (!Number.isFinite(budgetMinor)) return choice;
   const rescues = rescuesOf(demand);
-  const kit = Int32Array.from(choice);
+  const kit = new Int32Array(choice);
   const least = LEAST_RESCUE * (rescues.states[0]?.roles[0]?.weight ?? 0);
   const now = new KitValue(rescues);
   const chosen = [...kit].flatMap((index) => candidates[index] ?? []);
@@ -332,11 +372,13 @@ const LEAST_RESCUE = 0.5;
 /** How hard to look: nodes of the exact search behind a first filling. */
 export interface Effort {
   nodes: number;
+  /** Subgradient steps at the root; as many as a proof takes where it is not said. */
+  rootSteps?: number;
 }
 /** For plans made again by the hundred. */
 export const ROUGH: Effort = { nodes: 0 };
 /** Answers within a frame. */
-export const QUICK: Effort = { nodes: 40 };
+export const QUICK: Effort = { nodes: 40, rootSteps: 60 };
 export const THOROUGH: Effort = { nodes: 1000 };
 
 export interface Chosen {
@@ -355,7 +397,11 @@ function filled(chooser: Chooser, seed: readonly string[], kindredOnly: boolean)
   const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
   const starts = [...(seeded && kindredOnly ? [] : [chooser.empty()]), ...(seeded ? [seeded] : [])];
   return starts
-    .flatMap((start) => [false, true].map((byMoney) => chooser.exchange(chooser.fill(Int32Array.from(start), byMoney))))
+    .flatMap((start) =>
+      (chooser.isLimited ? [false, true] : [false]).map((byMoney) =>
+        chooser.exchange(chooser.fill(new Int32Array(start), byMoney)),
+      ),
+    )
     .map((choice) => ({ choice, worth: chooser.worth(choice) }))
     .reduce((best, each) => (each.worth > best.worth ? each : best)).choice;
 }
@@ -374,7 +420,7 @@ export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: r
   if (proof) return told(proof.choice);
   const first = filled(chooser, seed, effort.nodes === 0);
   if (effort.nodes === 0) return told(first);
-  const search = new ExactSearch(problem, first);
+  const search = new ExactSearch(problem, first, undefined, undefined, effort.rootSteps);
   search.step(effort.nodes);
   return told(search.proof().choice);
 }

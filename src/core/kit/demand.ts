@@ -155,7 +155,7 @@ export function demandOf(
   rescueWorth: number,
 ): Demand {
   const T = loads.length;
-  const weights = Float64Array.from(loads, (load) => load.weight);
+  const weights = new Float64Array(loads.map((load) => load.weight));
   const total = weights.reduce((a, b) => a + b, 0);
   const shares = workShares(loads);
   const states = loads.flatMap((load, t): State[] => {

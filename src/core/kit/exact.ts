@@ -8,7 +8,7 @@ const ROOT_STEPS = 160;
 const NODE_STEPS = 4;
 /** After so many nodes the root's bound is lowered again, with more patience, and the search begun anew from it: few hard kits pay for it. */
 const AGAIN = [
-  { after: 100, steps: 1000, patience: 20 },
+  { after: 60, steps: 600, patience: 20 },
   { after: 1500, steps: 4000, patience: 50 },
 ] as const;
 /** The search begins anew where the gap at the root falls to this share. */
@@ -165,8 +165,8 @@ export class ExactSearch {
 
   /** Lowers a node's bound by subgradient steps, dropping what turns out hopeless on the way; stops once the node itself is. */
   private lower(node: Node, steps: number, patience: number = STEP.patience): void {
-    const best = Float64Array.from(node.multipliers);
-    const now = Float64Array.from(best);
+    const best = new Float64Array(node.multipliers);
+    const now = new Float64Array(best);
     const { relaxed } = this;
     const { scale, slope } = relaxed;
     const counted = relaxed.count(node.taken);

@@ -110,26 +110,26 @@ export class Relaxation {
     const R = weights.length;
     this.kit = new KitValue(demand);
     this.rows = candidates.map((c) => inRoles(this.roles, c.counted));
-    this.costs = Float64Array.from(candidates, (c) => costOf(c, problem.scale));
+    this.costs = new Float64Array(candidates.map((c) => costOf(c, problem.scale)));
     this.kinds = candidates.map(pieceKind);
-    this.surcharges = Float64Array.from(candidates, (c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale));
+    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale)));
     this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map(
       (row) => inRoles(this.roles, row).figures,
     );
     this.limited = Number.isFinite(problem.budgetMinor);
     // shares of the budget; with no money at all whatever costs anything is out of reach
     const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
-    this.prices = Float64Array.from(candidates, (c) => (this.limited ? share(c.priceMinor) : 0));
+    this.prices = new Float64Array(candidates.map((c) => (this.limited ? share(c.priceMinor) : 0)));
     this.classes = classesOf(problem);
     this.copies = this.roles.most;
     this.slope = new Float64Array(R + 1);
-    this.scale = Float64Array.from([...weights, MONEY_SCALE]);
+    this.scale = new Float64Array([...weights, MONEY_SCALE]);
     this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
     this.pays = new Float64Array(candidates.length);
     const kinds = [...new Set(this.kinds.filter((kind) => kind !== null))];
-    this.kindOf = Int32Array.from(this.kinds, (kind, i) =>
-      (this.surcharges[i] ?? 0) > 0 && kind !== null ? kinds.indexOf(kind) : -1,
+    this.kindOf = new Int32Array(
+      this.kinds.map((kind, i) => ((this.surcharges[i] ?? 0) > 0 && kind !== null ? kinds.indexOf(kind) : -1)),
     );
     this.levels = new Float64Array(kinds.length);
     this.largest = new Float64Array(kinds.length);

@@ -35,9 +35,9 @@ export function rolesOf(demand: Demand): Roles {
   states.forEach(({ roles }, s) => (from[s + 1] = (from[s] ?? 0) + roles.length));
   const roles: Roles = {
     states,
-    weights: Float64Array.from(states.flatMap((state) => state.roles.map(({ weight }) => weight))),
+    weights: new Float64Array(states.flatMap((state) => state.roles.map(({ weight }) => weight))),
     from,
-    isSame: Uint8Array.from(states, ({ same }) => Number(same)),
+    isSame: new Uint8Array(states.map(({ same }) => Number(same))),
     most: Math.max(1, ...states.map((state) => state.roles.length)),
   };
   known.set(demand, roles);
@@ -68,9 +68,9 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
   });
   const found = {
     figures,
-    served: Int32Array.from(served),
-    pairs: Int32Array.from(pairs),
-    others: Int32Array.from(others),
+    served: new Int32Array(served),
+    pairs: new Int32Array(pairs),
+    others: new Int32Array(others),
   };
   rows.set(row, found);
   return found;

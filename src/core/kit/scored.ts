@@ -1,6 +1,6 @@
 import { EDGE } from '../constants';
 import type { TaskLoad } from '../cutting/load';
-import { keptByKeenness } from '../cutting/work';
+import { biteLost, keennessNeed } from '../cutting/work';
 import { edgeLife, type EdgeCare, type EdgeLife } from '../edge/keenness';
 import { ramp } from '../fit/curves';
 import type { CookContext } from '../fit/cook';
@@ -83,6 +83,15 @@ export function keennessNow(condition: Owned['condition'], average: number): num
   return condition === 'serviceable' ? Math.min(average, EDGE.serviceable.value) : average;
 }
 
+const needs = new WeakMap<readonly TaskLoad[], Float64Array>();
+
+/** What each task asks of the edge, 0–1. */
+function needsOf(loads: readonly TaskLoad[]): Float64Array {
+  const found = needs.get(loads) ?? new Float64Array(loads.map(({ task }) => keennessNeed(task)));
+  needs.set(loads, found);
+  return found;
+}
+
 /** Turns sharp scores into what the blade is on an average day of some keenness; `left`: what its state leaves, 0–1. */
 export function scoredAt(
   sharp: Float64Array,
@@ -95,9 +104,10 @@ export function scoredAt(
   const scores = new Float64Array(T);
   const people = hands.length * T;
   const rows = new Float64Array(people + (pooled ? T : 0) + pressing.length);
+  const asks = needsOf(loads);
+  const lost = biteLost(keenness);
   for (let t = 0; t < T; t++) {
-    const task = loads[t]?.task;
-    const factor = (task ? keptByKeenness(task, keenness) : 1) * left;
+    const factor = Math.max(0, 1 - (asks[t] ?? 0) * lost) * left;
     for (let h = 0; h < hands.length; h++) {
       const score = (sharp[h * T + t] ?? 0) * factor;
       const useful = usefulness(score);

@@ -66,19 +66,35 @@ export interface Rung {
   hint: Float64Array;
 }
 
-/** The best kit of every size up to `most`, offers aside: each starts from the one before it. Yields after every slice of work. */
+/**
+ * The best kit of every size up to `most`, offers aside, by size. The largest comes first: where its best kit has fewer knives than places it is
+ * the best of the sizes that hold it as well. Then the others from the smallest up, each from the one before it. Yields after every slice of work.
+ */
 export function* ladder(problem: Problem, most: number): Generator<Rung[], Rung[]> {
-  const rungs: Rung[] = [];
-  for (let size = 1; size <= most; size++) {
+  const large: Rung[] = [];
+  const small: Rung[] = [];
+  function* prove(size: number, below?: Rung): Generator<Rung[], Rung> {
     const { problem: part } = affordable(ofSize(problem, size));
-    const below = rungs.at(-1);
     const search = new ExactSearch(part, startingKit(part, below ? chosenOf(below.proof) : []), below?.hint);
-    const hint = search.rootMultipliers;
+    const rung = () => ({ size, proof: search.proof(), hint: search.rootMultipliers });
     for (let nodes = 0; nodes < enoughNodes(part) && !search.step(SLICE); nodes += SLICE)
-      yield [...rungs, { size, proof: search.proof(), hint }];
-    rungs.push({ size, proof: search.proof(), hint });
+      yield [...small, rung(), ...large];
+    return rung();
   }
-  return rungs;
+  if (most < 1) return [];
+  const largest = yield* prove(most);
+  const kit = chosenOf(largest.proof);
+  const isEnough = (size: number) => {
+    const part = ofSize(problem, size);
+    return (
+      requiredKnives(part) === requiredKnives(problem) && placed(part, kit).filter((i) => i >= 0).length === kit.length
+    );
+  };
+  large.push(largest);
+  while (largest.proof.proven && large.length < most && isEnough(most - large.length))
+    large.unshift({ ...largest, size: most - large.length });
+  while (small.length < most - large.length) small.push(yield* prove(small.length + 1, small.at(-1)));
+  return [...small, ...large];
 }
 
 /** The candidates of a proof's kit, by index. */

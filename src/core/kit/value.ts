@@ -9,13 +9,12 @@ const BENDS = WORTH.usefulness;
  * @example usefulness(55) // 0.5
  */
 export function usefulness(score: number): number {
-  let [fromScore, fromWorth]: readonly [number, number] = BENDS[0];
-  if (score <= fromScore) return 0;
-  for (const [toScore, toWorth] of BENDS) {
-    if (score < toScore)
-      return fromWorth + ((toWorth - fromWorth) * (score - fromScore)) / Math.max(1e-9, toScore - fromScore);
-    fromScore = toScore;
-    fromWorth = toWorth;
+  let before: readonly [number, number] = BENDS[0];
+  if (score <= before[0]) return 0;
+  for (const bend of BENDS) {
+    if (score < bend[0])
+      return before[1] + ((bend[1] - before[1]) * (score - before[0])) / Math.max(1e-9, bend[0] - before[0]);
+    before = bend;
   }
   return 1;
 }
@@ -89,10 +88,10 @@ function layoutOf(demand: Demand): Layout {
   const starts = new Int32Array(same.length + 1);
   same.forEach(({ roles }, s) => (starts[s + 1] = (starts[s] ?? 0) + roles.length));
   const layout: Layout = {
-    columns: Int32Array.from(same, ({ roles }) => roles[0]?.column ?? 0),
+    columns: new Int32Array(same.map(({ roles }) => roles[0]?.column ?? 0)),
     starts,
-    isRescue: Uint8Array.from(same, ({ rescue }) => Number(rescue)),
-    weights: Float64Array.from(same.flatMap(({ roles }) => roles.map((role) => role.weight))),
+    isRescue: new Uint8Array(same.map(({ rescue }) => Number(rescue))),
+    weights: new Float64Array(same.flatMap(({ roles }) => roles.map((role) => role.weight))),
     pairs: states.flatMap(({ same: alike, roles: [one, other] }) =>
       !alike && one && other ? [[one, other] as const] : [],
     ),

@@ -215,7 +215,7 @@ function layOutFor(
   const asked = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
   // an equal demand is kept as it is, with what has been worked out of it
   const demand = known && isSameDemand(known.problem.demand, asked) ? known.problem.demand : asked;
-  const cutlery = Float64Array.from(loads, ({ task }) => (task.atTable ? WORTH.cutlery.value : 0));
+  const cutlery = new Float64Array(loads.map(({ task }) => (task.atTable ? WORTH.cutlery.value : 0)));
   const given = [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
   const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
   const bench = { ...making, assumed, cooks, owned, sold, buyable: all, scoredFor, school, boardMinor, serviced: null };
