@@ -4,11 +4,11 @@ import { Relaxation, type Decided, type Taken } from './relaxation';
 /** Two kits closer in value than this are equal; what is proven is proven to it. */
 export const PRECISION = 1e-7;
 /** Subgradient steps at the root of a search and at each later node. */
-const ROOT_STEPS = 160;
+const ROOT_STEPS = 110;
 const NODE_STEPS = 4;
 /** After so many nodes the root's bound is lowered again, with more patience, and the search begun anew from it: few hard kits pay for it. */
 const AGAIN = [
-  { after: 60, steps: 600, patience: 20 },
+  { after: 60, steps: 400, patience: 20 },
   { after: 1500, steps: 4000, patience: 50 },
 ] as const;
 /** The search begins anew where the gap at the root falls to this share. */

@@ -33,6 +33,7 @@ const NOTHING: InRoles = {
   figures: NO_ROW,
   served: new Int32Array(),
   pairs: new Int32Array(),
+  hands: new Int32Array(),
   others: new Int32Array(),
 };
 const NOBODY: number[] = [];

@@ -20,6 +20,8 @@ export interface InRoles {
   served: Int32Array;
   /** First roles of those with two roles that read one column: nearly all. */
   pairs: Int32Array;
+  /** The same of those whose two roles read two columns: two people of different hands. */
+  hands: Int32Array;
   /** The other states. */
   others: Int32Array;
 }
@@ -53,6 +55,7 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
   const figures = new Float64Array(roles.weights.length);
   const served: number[] = [];
   const pairs: number[] = [];
+  const hands: number[] = [];
   const others: number[] = [];
   roles.states.forEach((state, s) => {
     const first = roles.from[s] ?? 0;
@@ -63,13 +66,15 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
     });
     if (!any) return;
     served.push(s);
-    if (state.same && state.roles.length === 2) pairs.push(first);
-    else others.push(s);
+    if (state.roles.length !== 2) others.push(s);
+    else if (state.same) pairs.push(first);
+    else hands.push(first);
   });
   const found = {
     figures,
     served: new Int32Array(served),
     pairs: new Int32Array(pairs),
+    hands: new Int32Array(hands),
     others: new Int32Array(others),
   };
   rows.set(row, found);
@@ -79,13 +84,14 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
 /** What a candidate is worth in the roles at some multipliers, as the first of its copies, the second and so on: fills `byCopy`. */
 export function worthInRoles(
   { from, isSame }: Roles,
-  { figures, pairs, others }: InRoles,
+  { figures, pairs, hands, others }: InRoles,
   multipliers: Float64Array,
   byCopy: Float64Array,
 ): void {
   byCopy.fill(0);
   let once = 0;
   let again = 0;
+  let always = 0;
   for (const r of pairs) {
     const second = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
     let most = second > 0 ? second : 0;
@@ -93,6 +99,12 @@ export function worthInRoles(
     const first = (figures[r] ?? 0) - (multipliers[r] ?? 0);
     if (first > most) most = first;
     once += most;
+  }
+  for (const r of hands) {
+    const one = (figures[r] ?? 0) - (multipliers[r] ?? 0);
+    const other = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
+    const most = one > other ? one : other;
+    if (most > 0) always += most;
   }
   for (const s of others) {
     const first = from[s] ?? 0;
@@ -103,8 +115,9 @@ export function worthInRoles(
       if (worth > most) most = worth;
       if (isSame[s] === 1) byCopy[r - first] = (byCopy[r - first] ?? 0) + most;
     }
-    if (isSame[s] === 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + most;
+    if (isSame[s] === 0) always += most;
   }
   byCopy[0] = (byCopy[0] ?? 0) + once;
   if (byCopy.length > 1) byCopy[1] = (byCopy[1] ?? 0) + again;
+  if (always > 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + always;
 }
