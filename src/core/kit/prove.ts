@@ -4,7 +4,7 @@ import { ExactSearch, PRECISION, type Proof } from './exact';
 import { offersFor, realPrice, taking, wishing, type Offer } from './offers';
 import {
   chosenOf,
-  enoughNodes,
+  ENOUGH_WORK,
   knifePlaces,
   ladder,
   LARGEST_SIZE,
@@ -46,9 +46,11 @@ interface Branch {
 class OfferSearch {
   private best: Proven;
   private readonly branches: Branch[] = [];
-  private now: ExactSearch | null = null;
+  /** The branch being looked at, and the search that bounds it. */
+  private now: Branch | null = null;
+  private wished: ExactSearch | null = null;
   private nodes: number;
-  private readonly most: number;
+  private work: number;
 
   constructor(
     private readonly bench: Workbench,
@@ -57,7 +59,7 @@ class OfferSearch {
   ) {
     this.best = { proof: rung.proof, on: bench };
     this.nodes = rung.proof.nodes;
-    this.most = enoughNodes(bench.problem);
+    this.work = rung.work;
     const open = offers.filter((offer) => this.takingHere(bench, offer).length > 0);
     if (open.length > 0) this.branches.push({ on: bench, open, bound: Infinity });
   }
@@ -71,13 +73,20 @@ class OfferSearch {
   private above(problem: Problem, rootSteps?: number): ExactSearch {
     const { proof } = this.best;
     const part = affordable(ofSize(problem, this.rung.size)).problem;
-    return new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value, rootSteps);
+    const search = new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value, rootSteps);
+    this.work += search.work;
+    return search;
+  }
+
+  private get isEnough(): boolean {
+    return this.work >= ENOUGH_WORK;
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
   private *probed(on: Workbench, open: readonly Offer[]): Generator<Proven, Offer[]> {
     let left = [...open];
     for (const offer of open) {
+      if (this.isEnough) break;
       const rest = left.filter((other) => other !== offer);
       const helps = this.takingHere(on, offer).some(
         (b) => !this.above(wishing(b, rest).problem, PROBE_STEPS).isHopeless,
@@ -90,9 +99,12 @@ class OfferSearch {
 
   /** Runs a search to its end or through `most` nodes; false where it has to stop for good. */
   private *run(search: ExactSearch, most = Infinity): Generator<Proven, boolean> {
-    this.now = search;
-    for (let nodes = 0; nodes < most && !search.step(SLICE); nodes += SLICE, this.nodes += SLICE) {
-      if (this.nodes >= this.most) return false;
+    for (let nodes = 0; nodes < most; nodes += SLICE, this.nodes += SLICE) {
+      if (this.isEnough) return false;
+      const { work } = search;
+      const done = search.step(SLICE);
+      this.work += search.work - work;
+      if (done) break;
       yield this.known();
     }
     return true;
@@ -103,7 +115,8 @@ class OfferSearch {
     const { proof, on } = this.best;
     const { bound: plain } = this.rung.proof;
     const bounds = this.branches.map((branch) => branch.bound);
-    const bound = Math.max(proof.value, plain, this.now?.proof().bound ?? 0, ...bounds);
+    const here = this.now ? Math.min(this.now.bound, this.wished?.proof().bound ?? Infinity) : 0;
+    const bound = Math.max(proof.value, plain, here, ...bounds);
     const proven = bound <= proof.value + PRECISION;
     const gap = proven ? 0 : bound - proof.value;
     return { proof: { ...proof, bound: proof.value + gap, gap, proven, nodes: this.nodes }, on };
@@ -111,6 +124,8 @@ class OfferSearch {
 
   *search(): Generator<Proven, Proven> {
     for (let branch = this.branches.pop(); branch; branch = this.branches.pop()) {
+      this.now = branch;
+      this.wished = null;
       if (branch.bound > this.best.proof.value + PRECISION && !(yield* this.explore(branch))) return this.known();
       this.now = null;
       yield this.known();
@@ -123,6 +138,7 @@ class OfferSearch {
     if (on === this.bench && open.length === 0) return true;
     const { problem, singly, cheaperBy } = wishing(on, open);
     const wished = this.above(problem);
+    this.wished = wished;
     if (wished.isHopeless) return true;
     const leaning = () => {
       const chosen = wished.found ? chosenOf(wished.proof()) : [];
@@ -176,10 +192,10 @@ const sofar = (bench: Workbench, { proof }: Rung): Proven => ({
 export function* proveBest(bench: Workbench): Generator<Proven, Proven> {
   const { problem } = affordable(bench.problem);
   const search = new ExactSearch(problem, chooseKit(problem, ROUGH, undefined, bench.seed).choice);
-  for (let nodes = 0; nodes < enoughNodes(problem) && !search.step(SLICE); nodes += SLICE)
-    yield { proof: search.proof(), on: bench };
+  while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: bench };
   const offers = offersFor(bench);
-  const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint: search.rootMultipliers };
+  const { rootMultipliers: hint, work } = search;
+  const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };
   if (offers.length === 0) return { proof: rung.proof, on: bench };
   yield sofar(bench, rung);
   return yield* new OfferSearch(bench, rung, offers).search();

@@ -101,6 +101,8 @@ export class Relaxation {
   private readonly firsts: Int32Array;
   private readonly nexts: Int32Array;
   chosen: (Taken & { copy: number })[] = [];
+  /** Figures compared so far, in candidates × roles: what the searching has cost. */
+  work = 0;
   /** The least worth chosen for each class with all its places filled; 0 where some are left, Infinity where there are none. */
   thresholds: number[] = [];
 
@@ -323,7 +325,8 @@ export class Relaxation {
   private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
     const { rows, prices, copies } = this;
     const byCopy = new Float64Array(copies);
-    for (const list of node.open)
+    for (const list of node.open) {
+      this.work += list.length * this.roles.weights.length;
       for (const i of list) {
         worthInRoles(this.roles, rows[i] ?? NOTHING, multipliers, byCopy);
         const cost = nu * (prices[i] ?? 0) + (this.costs[i] ?? 0);
@@ -333,6 +336,7 @@ export class Relaxation {
           if (copy) copy[i] = (c + had < copies ? (byCopy[c + had] ?? 0) : 0) - cost;
         }
       }
+    }
   }
 
   /**

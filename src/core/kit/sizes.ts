@@ -43,18 +43,8 @@ export function startingKit(problem: Problem, kindred: readonly number[]): Choic
     .reduce((best, each) => (each.value > best.value ? each : best)).choice;
 }
 
-/** Work after which a search stops proving and states its gap, nodes × roles: some seconds at most. */
-const ENOUGH_WORK = 1_200_000;
-
-/** Nodes after which a search of a problem stops. */
-export const enoughNodes = ({ demand }: Pick<Problem, 'demand'>): number =>
-  Math.ceil(
-    ENOUGH_WORK /
-      Math.max(
-        1,
-        demand.states.reduce((sum, { roles }) => sum + roles.length, 0),
-      ),
-  );
+/** Work after which a search stops proving and states its gap, figures compared: some seconds at most. */
+export const ENOUGH_WORK = 3e8;
 /** Nodes between two breaths. */
 export const SLICE = 20;
 
@@ -64,6 +54,8 @@ export interface Rung {
   proof: Proof;
   /** Multipliers to start a kindred search from. */
   hint: Float64Array;
+  /** What the proof has cost. */
+  work: number;
 }
 
 /**
@@ -76,9 +68,8 @@ export function* ladder(problem: Problem, most: number): Generator<Rung[], Rung[
   function* prove(size: number, below?: Rung): Generator<Rung[], Rung> {
     const { problem: part } = affordable(ofSize(problem, size));
     const search = new ExactSearch(part, startingKit(part, below ? chosenOf(below.proof) : []), below?.hint);
-    const rung = () => ({ size, proof: search.proof(), hint: search.rootMultipliers });
-    for (let nodes = 0; nodes < enoughNodes(part) && !search.step(SLICE); nodes += SLICE)
-      yield [...small, rung(), ...large];
+    const rung = () => ({ size, proof: search.proof(), hint: search.rootMultipliers, work: search.work });
+    while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield [...small, rung(), ...large];
     return rung();
   }
   if (most < 1) return [];
