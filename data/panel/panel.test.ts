@@ -1,9 +1,12 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { z } from 'zod';
 import { kitchenFileSchema } from '../../src/core/formats/kitchenFile';
 import { planKitchen } from '../../src/core/kit/planKitchen';
 import { shippedModels } from '../models';
 import { reference } from '../reference';
+import { agree, parseSheet, planLine } from '../pinned';
 import panel from './panel.json';
 
 /**
@@ -31,6 +34,9 @@ const rows = z
   )
   .parse(panel);
 
+/** The plans as they were read when their verdicts were written: `npm run -s pin` writes them anew, to be read again. */
+const read = parseSheet(readFileSync(join(import.meta.dirname, '..', 'pinned', 'plans.tsv'), 'utf8'));
+
 test('at least sixty kitchens, at least fifty-four signed, none refused', () => {
   expect(rows.length).toBeGreaterThanOrEqual(60);
   expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length);
@@ -39,9 +45,10 @@ test('at least sixty kitchens, at least fifty-four signed, none refused', () => 
 });
 
 describe('what was signed is what is planned', () => {
-  test.each(rows)('$who', ({ kitchen, expect: wanted }) => {
+  test.each(rows)('$who', ({ id, kitchen, expect: wanted }) => {
     const file = kitchenFileSchema.parse({ format: 'scabbard.kitchen', version: 1, ...kitchen });
-    const { steps, spent, coverage, proof } = planKitchen(file, reference, shippedModels, { perturbed: 0 });
+    const plan = planKitchen(file, reference, shippedModels, { perturbed: 0 });
+    const { steps, spent, coverage, proof } = plan;
     const is = (step: (typeof steps)[number], names: readonly string[]) =>
       names.includes(step.type ?? '') || names.includes(step.model ?? '');
     const bought = steps.filter((s) => s.action === 'buy');
@@ -59,5 +66,8 @@ describe('what was signed is what is planned', () => {
     expect(coverage.all).toBeGreaterThanOrEqual(wanted.coverage ?? 0);
     if (file.budget?.total != null) expect(spent).toBeLessThanOrEqual(file.budget.total);
     if (proof.best) expect(proof.gap).toBe(0);
+    const was = read.get(id) ?? '';
+    const now = planLine(plan);
+    expect(agree(was, now), `another plan than the one that was read:\n${was}\n${now}`).toBe(true);
   });
 });

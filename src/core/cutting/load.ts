@@ -1,17 +1,9 @@
+import { LOAD } from '../constants';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
 import { isEaten, type Task } from './task';
 import type { Avoidable } from './words';
 import type { Dish } from './dish';
-
-/** Weight of a task = load^0.6 × matters: keeps one weekly loaf from vanishing beside onions (handbook 3.2). */
-export const LOAD_EXPONENT = 0.6;
-/** Done less often than this, times a year, a task is occasional: borrowing or a workaround may do (handbook 3.2). */
-export const OCCASIONAL_PER_YEAR = 6;
-/** A dish's optional task is counted this often: house judgement, one time in two. */
-export const OPTIONAL_SHARE = 0.5;
-/** Whole things (a joint, a squash, a cake) stay one up to this many portions. */
-export const WHOLE_UP_TO_PORTIONS = 8;
 
 /** What a kitchen asks of its knives in one task. */
 export interface TaskLoad {
@@ -20,7 +12,7 @@ export interface TaskLoad {
   timesPerYear: number;
   matters: number;
   occasional: boolean;
-  /** Weight in the plan, {@link LOAD_EXPONENT}. 0 for what no knife should do. */
+  /** Weight in the plan: minutes to a power, times what it matters. 0 for what no knife should do. */
   weight: number;
   /** Where the minutes come from: dish id, or `direct` for a task the cook named. */
   from: { source: string; minutesPerWeek: number }[];
@@ -98,7 +90,7 @@ export function takenAway(
 
 /** Amount of a task for `portions`, from the dish's amount for four. */
 export function scaledAmount(task: Task, amountForFour: number, portions: number): number {
-  if (task.scales === 'whole') return amountForFour * Math.max(1, portions / WHOLE_UP_TO_PORTIONS);
+  if (task.scales === 'whole') return amountForFour * Math.max(1, portions / LOAD.wholeUpTo.value);
   return (amountForFour * portions) / 4;
 }
 
@@ -159,7 +151,7 @@ export function taskLoads(
   for (const { dish, timesPerWeek, portions } of dishesPerWeek(kitchen, reference))
     for (const part of dish.tasks) {
       const task = reference.tasks.get(part.id);
-      const times = timesPerWeek * (part.optional ? OPTIONAL_SHARE : 1);
+      const times = timesPerWeek * (part.optional ? LOAD.optionalShare.value : 1);
       if (task) add(part.id, dish.id, times, scaledAmount(task, part.amount, portions), 1);
     }
   for (const { id, amount, mealsPerWeek } of usualCutting(kitchen, reference)) {
@@ -178,8 +170,8 @@ export function taskLoads(
         minutesPerWeek: load.minutes,
         timesPerYear,
         matters: load.matters,
-        occasional: timesPerYear < OCCASIONAL_PER_YEAR,
-        weight: task.instead ? 0 : Math.pow(load.minutes, LOAD_EXPONENT) * load.matters,
+        occasional: timesPerYear < LOAD.occasional.value,
+        weight: task.instead ? 0 : Math.pow(load.minutes, LOAD.exponent.value) * load.matters,
         from: [...load.from]
           .map(([source, minutesPerWeek]) => ({ source, minutesPerWeek }))
           .sort((a, b) => b.minutesPerWeek - a.minutesPerWeek || (a.source < b.source ? -1 : 1)),

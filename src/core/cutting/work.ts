@@ -1,11 +1,8 @@
-import { EDGE } from '../constants';
+import { EDGE, FIT } from '../constants';
 import type { Task } from './task';
 
 /** Kinds of work in a kitchen: people at the same kind of work at once each want a knife for it. */
 export type WorkKind = 'board' | 'small' | 'bread' | 'slicing' | 'joints' | 'blow' | 'table' | 'child' | 'tool';
-
-/** Load from which flesh is taken off bone. */
-const ON_BONE = 3;
 
 /** The kind of work a task is, told from how it is done. */
 export function workKind(task: Task): WorkKind {
@@ -15,7 +12,7 @@ export function workKind(task: Task): WorkKind {
   if (first === undefined || task.instead) return 'tool';
   if (first === 'cleave' || first === 'pry') return 'blow';
   if (task.crust || first === 'saw') return 'bread';
-  if (task.load >= ON_BONE && task.motions.includes('tip')) return 'joints';
+  if (task.load >= FIT.joint.from.value && task.motions.includes('tip')) return 'joints';
   if (task.long) return 'slicing';
   return first === 'tip' || task.motions.includes('in-hand') ? 'small' : 'board';
 }

@@ -41,13 +41,13 @@ function faceQuality(blade: BladeModel, angleDeg: number): number {
   const f = FIT.face;
   const thin = 1 - f.behindEdgeScale.value * Math.max(0, blade.behindEdgeMm - f.behindEdge.value);
   const acute = 1 - f.angleScale.value * Math.max(0, angleDeg - f.angle.value);
-  const pitch = ramp(blade.serrationPitchMm, 3, 8);
+  const pitch = ramp(blade.serrationPitchMm, f.pitchFine.value, f.pitchCoarse.value);
   const tears =
     blade.serration === 'none'
       ? 1
       : (f.tearFine.value + (f.tearCoarse.value - f.tearFine.value) * pitch) *
-        (blade.serration === 'pointed' ? 0.96 : 1);
-  return Math.max(0.2, thin) * Math.max(0.4, acute) * tears;
+        (blade.serration === 'pointed' ? f.pointed.value : 1);
+  return Math.max(f.thinLeast.value, thin) * Math.max(f.acuteLeast.value, acute) * tears;
 }
 
 const known = { gentle: new WeakMap<BladeModel, BladeTraits>(), rough: new WeakMap<BladeModel, BladeTraits>() };
@@ -78,7 +78,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
   const roundness = ramp(turn, 0, m.rockTurn.value);
   const hooked = blade.bellyMm < 0 ? m.hooked.value : 1;
   const between = (low: number, share: number) => low + (1 - low) * share;
-  const practice = FIT.practice;
+  const { practice, tip: t } = FIT;
   return {
     blade,
     steel,
@@ -90,27 +90,33 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
       push:
         board *
         hooked *
-        between(m.pushBellied.value, ramp(contactShare, 0.22, 0.58)) *
-        (1 - m.flatPush.value * ramp(contactShare, 0.85, 1)),
+        between(m.pushBellied.value, ramp(contactShare, m.pushFrom.value, m.pushTo.value)) *
+        (1 - m.flatPush.value * ramp(contactShare, m.deadFlatFrom.value, 1)),
       pull:
         (serrated ? m.serratedPull.value : 1) *
         hooked *
         FIT.tipPull[blade.tip].value *
-        (1 - m.flatPull.value * ramp(contactShare, 0.82, 1)),
-      chop: board * hooked * between(m.chopBellied.value, ramp(contactShare, 0.25, 0.9)),
+        (1 - m.flatPull.value * ramp(contactShare, m.pullFlatFrom.value, 1)),
+      chop: board * hooked * between(m.chopBellied.value, ramp(contactShare, m.chopFrom.value, m.chopTo.value)),
     },
     angleDeg,
     tipQuality:
       FIT.tipShape[blade.tip].value *
       FIT.spineLine[blade.spineLine].value *
-      (0.6 + 0.4 * fallOff(blade.spineTipMm - FIT.tip.thin.value, 1.6)),
+      (t.thickest.value + (1 - t.thickest.value) * fallOff(blade.spineTipMm - t.thin.value, t.thinScale.value)),
     strength: edgeStrength({ ...blade, edgeAngleDeg: angleDeg }, steel),
     hardness: hrc,
     reactivity: Math.min(1, Math.max(0, (FIT.corrosion.safe.value - steel.rustProof) / (FIT.corrosion.safe.value - 1))),
     girthMm: handleGirthMm(blade),
     demand:
-      (blade.bevel === 'single' ? practice.single.value : blade.bevel === 'uneven' ? practice.single.value / 3 : 0) +
-      practice.thinHard.value * ramp(hrc, 59, 64) * (1 - ramp(angleDeg, 10, 15)),
+      (blade.bevel === 'single'
+        ? practice.single.value
+        : blade.bevel === 'uneven'
+          ? practice.single.value * practice.unevenShare.value
+          : 0) +
+      practice.thinHard.value *
+        ramp(hrc, practice.hardFrom.value, practice.hardTo.value) *
+        (1 - ramp(angleDeg, practice.acuteTo.value, practice.acuteFrom.value)),
     faceQuality: faceQuality(blade, angleDeg),
     woodHandle: ['octagon', 'oval', 'd-shape'].includes(blade.handleStyle),
     knuckleRoomMm: (palm, grip) => knuckleRoomMm(blade, palm, grip),

@@ -96,3 +96,13 @@ test('for any blade: no steel of 60 HRC or more is ever swung at bone, and mirro
     { numRuns: 300 },
   );
 });
+
+test.each([
+  ['shared by three', { cooksAtOnce: 3 }],
+  ['dropped and twisted', { habits: { roughUse: true } }],
+  ['loose in a drawer', { habits: { storage: 'loose' } }],
+  ['carried in a roll', { habits: { storage: 'roll' } }],
+] satisfies [string, Partial<KitchenFile>][])('ceramic is not for knives %s', (_, file) => {
+  expect(veto('whitquarry-utility-125-ceramic', 'tomato-slice', file)).toContain('Ceramic breaks where knives are');
+  expect(veto('quillback-utility-150', 'tomato-slice', file)).toBeNull();
+});

@@ -10,7 +10,7 @@ const { edgeSafety: es, practice: pr, child: ch } = FIT;
 /** Where nobody should use this blade for this task, whoever they are: the reason, or null. */
 function unsafeForAnyone(b: BladeTraits, task: Task, { habits, shared }: CookContext, mode: Mode): string | null {
   const { blade } = b;
-  const prying = blade.tip === 'blunt' && blade.spineTipMm >= 1.6 && blade.lengthMm <= 95;
+  const prying = blade.tip === 'blunt' && blade.spineTipMm >= es.pryTip.value && blade.lengthMm <= es.pryLength.value;
   if (mode.id === 'pry')
     return prying ? null : 'Only an oyster knife opens oysters: with a glove or folded cloth, hinge first, short push.';
   if (prying) return 'A blunt prying blade cuts nothing.';

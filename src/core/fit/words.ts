@@ -1,9 +1,11 @@
+import { SCORE_WORDS } from '../constants';
+
 /** Word for a score of 0–100 (handbook 4). */
 export function scoreWord(score: number, veto: string | null): string {
   if (veto) return 'do not';
-  if (score >= 85) return 'made for it';
-  if (score >= 70) return 'does it well';
-  if (score >= 55) return 'manages';
-  if (score >= 35) return 'a struggle';
+  if (score >= SCORE_WORDS.madeForIt.value) return 'made for it';
+  if (score >= SCORE_WORDS.doesItWell.value) return 'does it well';
+  if (score >= SCORE_WORDS.manages.value) return 'manages';
+  if (score >= SCORE_WORDS.struggles.value) return 'a struggle';
   return 'wrong tool';
 }

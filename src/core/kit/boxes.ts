@@ -1,3 +1,4 @@
+import { GUIDANCE } from '../constants';
 import { z } from 'zod';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
 import type { Candidate, Making, Sold } from './candidates';
@@ -100,9 +101,6 @@ export interface BoxVerdict {
   wins: boolean;
 }
 
-/** How far a piece's length may be from the planned knife's to stand in for it, mm. House judgement. */
-const STANDS_IN_WITHIN = 30;
-
 /**
  * Judges a set by the plan's purchases: a piece is wanted when it is the kind of knife a step buys, near its length, each step once. The
  * set wins only when it costs less than its wanted pieces bought singly.
@@ -113,7 +111,7 @@ export function judgeBox({ box, pieces, priceMinor }: BoxForSale, steps: readonl
     Math.abs((a.blade?.blade.lengthMm ?? 0) - (b.blade?.blade.lengthMm ?? 0));
   const wanted = pieces.filter((piece) => {
     const fits = open
-      .filter((s) => kindOfWork(s) === kindOfWork(piece) && apart(s, piece) <= STANDS_IN_WITHIN)
+      .filter((s) => kindOfWork(s) === kindOfWork(piece) && apart(s, piece) <= GUIDANCE.standsInWithin.value)
       .sort(
         (a, b) =>
           Number(b.type?.id === piece.type?.id) - Number(a.type?.id === piece.type?.id) ||

@@ -1,18 +1,12 @@
 import type { Candidate } from './candidates';
 import { isAllRound, kindOfWork } from './kinds';
-import { WORTH } from '../constants';
+import { ORDER, SCORE_WORDS, WORTH } from '../constants';
 import { bestOrder, byMoney, byMonth, type Pace } from './order';
 import { serversOf } from './strip';
 import { buysInOrder } from './schools';
 import { isPressing } from './demand';
 import { coverageOfKit, type Workbench } from './workbench';
 
-/** The general knife goes first when its first gain is within a tenth of the leader's (handbook 5.2). */
-export const GENERAL_FIRST_WITHIN = 0.9;
-/** A general knife already owned goes first with this share of the strongest one's gain: sharpening costs little. House judgement. */
-const YOURS_FIRST = 0.4;
-/** What each step costs in waiting beside its price, in keeps: trifles do not push aside what is missed most. House judgement. */
-const ORDER_WAIT = 10;
 /** Coverage of the owned knives plus some steps, 0–1. */
 export type ValueOf = (steps: readonly Candidate[]) => number;
 
@@ -43,9 +37,11 @@ export function buyingOrder(
   const generals = chosen.flatMap((step, i) => (isAllRound(step.type) ? [i] : []));
   const strongest = Math.max(0, ...generals.map((i) => gains[i] ?? 0));
   // a decent general knife already there is put right before its like is bought
-  const yours = generals.filter((i) => chosen[i]?.owned !== null && (gains[i] ?? 0) >= YOURS_FIRST * strongest);
+  const yours = generals.filter(
+    (i) => chosen[i]?.owned !== null && (gains[i] ?? 0) >= ORDER.yoursWithin.value * strongest,
+  );
   const leading =
-    strongest >= GENERAL_FIRST_WITHIN * leader ? generals.filter((i) => (gains[i] ?? 0) >= strongest) : [];
+    strongest >= ORDER.generalWithin.value * leader ? generals.filter((i) => (gains[i] ?? 0) >= strongest) : [];
   // failing a general one, the knife that does most goes first: it is what the others are chosen beside
   const most = chosen.flatMap((step, i) => (step.blade && (gains[i] ?? 0) >= leader - 1e-12 ? [i] : []));
   const first = yours.length > 0 ? yours : leading.length > 0 ? leading : most;
@@ -93,7 +89,7 @@ function generalsFirst<T extends { step: Candidate }>(steps: readonly T[]): T[] 
 
 /** Against months where money comes by the month, else against money. */
 function paceOf({ kitchen: { perMonthMinor }, problem }: Workbench): Pace {
-  const wait = Math.max(1, ORDER_WAIT * problem.scale.keepMinor);
+  const wait = Math.max(1, ORDER.wait.value * problem.scale.keepMinor);
   return perMonthMinor ? byMonth(perMonthMinor, wait) : byMoney(wait);
 }
 
@@ -126,7 +122,8 @@ function isNeed(
   const w = WORTH;
   const others = bestScores(bench, [...before, ...later]);
   const rescuesWork = bench.loads.some(
-    (load, t) => isPressing(load) && (others[t] ?? 0) < w.needFrom.value && (step.scores[t] ?? 0) >= w.doneWell.value,
+    (load, t) =>
+      isPressing(load) && (others[t] ?? 0) < w.needFrom.value && (step.scores[t] ?? 0) >= SCORE_WORDS.doesItWell.value,
   );
   if (rescuesWork) return true;
   if (valueOf([...before, step]) - valueOf(before) < w.needGain.value) return false;

@@ -1,6 +1,6 @@
 import type { BladeModel, BladeType } from '../blade/schema';
 import { hardness } from '../blade/strength';
-import { EDGE, WORTH } from '../constants';
+import { EDGE, UPKEEP, WORTH } from '../constants';
 import type { Tool } from '../cutting/dish';
 import type { TaskLoad } from '../cutting/load';
 import { isGroundTooAcute, isSharpened, type EdgeCare, type EdgeLife } from '../edge/keenness';
@@ -62,26 +62,15 @@ export interface OwnedKnife {
   restored: Scored;
 }
 
-/** What a knife costs to put right, EUR minor units per event: trade practice, estimates. */
-export const SHARPENING_COST = {
-  professional: 800,
-  stones: 300,
-  powered: 200,
-  'pull-through': 200,
-  none: 800,
-  repair: 1800,
-} as const;
-
-/** Visits a year of a sharpening service that is bought with a kit. House judgement: handbook 8.2 speaks of twice a year. */
-export const SERVICE_VISITS = 2;
-
 /** What one sharpening costs here, minor units. */
 export function sharpeningMinor(
   { habits, currency }: Kitchen,
-  event: keyof typeof SHARPENING_COST = habits.sharpening,
+  event: keyof typeof UPKEEP.sharpeningEur = habits.sharpening,
 ): number {
   const paid = event === 'professional' || event === 'none' ? habits.sharpeningPrice : null;
-  return paid === null ? convertMinor(SHARPENING_COST[event], CATALOGUE_CURRENCY, currency) : toMinor(paid, currency);
+  return paid === null
+    ? convertMinor(100 * UPKEEP.sharpeningEur[event].value, CATALOGUE_CURRENCY, currency)
+    : toMinor(paid, currency);
 }
 
 /** Handle styles each stated taste allows. */
@@ -213,7 +202,7 @@ function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
       const plain = atTable(scored(blade, making), isTable, making);
       const best = served ? atTable(scored(blade, { ...making, care: service }), isTable, making) : plain;
       const each = convertMinor(model.priceMinor, model.currency, currency);
-      const serviceMinor = served ? SERVICE_VISITS * event : 0;
+      const serviceMinor = served ? EDGE.visits.service.value * event : 0;
       const regrindMinor = tooAcute ? event : 0;
       return [
         {
@@ -338,7 +327,11 @@ export function careSteps(
       action === 'repair' ? 'repair' : service ? 'professional' : kitchen.habits.sharpening,
     );
     const visit = sharpeningMinor(kitchen, 'professional');
-    const serviceMinor = !service ? 0 : action === 'service' ? SERVICE_VISITS * visit : (SERVICE_VISITS - 1) * visit;
+    const serviceMinor = !service
+      ? 0
+      : action === 'service'
+        ? EDGE.visits.service.value * visit
+        : (EDGE.visits.service.value - 1) * visit;
     return [
       {
         id: `${action}-${index}`,

@@ -1,3 +1,4 @@
+import { WORTH } from '../constants';
 import type { Candidate } from './candidates';
 import { ExactSearch, type Proof } from './exact';
 import { KitValue, type Demand } from './value';
@@ -324,7 +325,7 @@ export function withRescues(problem: Problem, choice: Choice): Choice {
   if (!Number.isFinite(budgetMinor)) return choice;
   const rescues = rescuesOf(demand);
   const kit = new Int32Array(choice);
-  const least = LEAST_RESCUE * (rescues.states[0]?.roles[0]?.weight ?? 0);
+  const least = WORTH.rescueLeast.value * (rescues.states[0]?.roles[0]?.weight ?? 0);
   const now = new KitValue(rescues);
   const chosen = [...kit].flatMap((index) => candidates[index] ?? []);
   const replaced = new Set(chosen.map((c) => c.owned));
@@ -365,9 +366,6 @@ function rescuesOf(demand: Demand): Demand {
   knownRescues.set(demand, rescues);
   return rescues;
 }
-
-/** Share of one task's rescue below which nothing is bought for it. */
-const LEAST_RESCUE = 0.5;
 
 /** How hard to look: nodes of the exact search behind a first filling. */
 export interface Effort {

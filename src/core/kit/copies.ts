@@ -1,3 +1,4 @@
+import { GUIDANCE } from '../constants';
 import type { Plan } from '../formats/planFile';
 import type { WorkKind } from '../cutting/work';
 import type { Candidate } from './candidates';
@@ -12,8 +13,6 @@ const KINDS: readonly { kind: WorkKind; role: string; work: string }[] = [
   { kind: 'bread', role: 'serrated', work: 'bread' },
   { kind: 'slicing', role: 'slicer', work: 'long slices' },
 ];
-/** More than this many wanting a knife of one kind at once is let happen so often, share of the time. House judgement. */
-const WAITING = 0.15;
 
 /** How many knives of each kind are wanted where several work at once, and how many there are with the steps taken. */
 export function copiesWanted(bench: Workbench, steps: readonly Candidate[]): NonNullable<Plan['copies']> {
@@ -27,7 +26,8 @@ export function copiesWanted(bench: Workbench, steps: readonly Candidate[]): Non
     // chances that 1, 2 … are at it, the one who asks included; one fewer where nobody in particular asks
     const crowd = crowdAt(kind, shares, n, cooks.length);
     let wanted = 1;
-    for (let more = 1 - (crowd[0] ?? 0); more > WAITING && wanted < crowd.length; wanted++) more -= crowd[wanted] ?? 0;
+    for (let more = 1 - (crowd[0] ?? 0); more > GUIDANCE.waitedFor.value && wanted < crowd.length; wanted++)
+      more -= crowd[wanted] ?? 0;
     const have =
       owned.filter(
         (o) =>

@@ -1,3 +1,4 @@
+import { GUIDANCE, SCORE_WORDS } from '../constants';
 import type { BladeModel } from '../blade/schema';
 import { explain } from '../fit/score';
 import { fromMinor } from '../money/currency';
@@ -42,15 +43,12 @@ const APART = {
   lend: 'Kept to lend and for rough work, so that the others need not be.',
 } as const;
 
-/** Work that can hurt a blade: what is said about it is worth a caution. */
-const CAUTION_LOAD = 5;
-
 /** Which knife each task goes to, by index; −1 where none does it at all well, or a tool does it better. */
 function goesTo(scores: readonly Float64Array[], bench: Workbench): number[] {
   const tools = bench.kitchen.tools.map((id) => toolScores(id, bench.loads));
   return bench.loads.map(({ weight }, t) => {
     if (weight === 0) return -1;
-    const tool = Math.max(35, ...tools.map((row) => row[t] ?? 0));
+    const tool = Math.max(SCORE_WORDS.struggles.value, ...tools.map((row) => row[t] ?? 0));
     return scores.reduce(
       (best, row, i) => ((row[t] ?? 0) > (best < 0 ? tool : (scores[best]?.[t] ?? 0)) ? i : best),
       -1,
@@ -63,7 +61,7 @@ function dangersOf(bench: Workbench, knife: OwnedKnife): string[] {
   const state = condition === 'dull' || condition === 'chipped' || condition === 'worn-out' ? [DANGER[condition]] : [];
   const never = bench.tasks.flatMap((task, t) => {
     const load = bench.loads[t];
-    if (!load || load.task.load < CAUTION_LOAD || task.modes.length === 0) return [];
+    if (!load || load.task.load < GUIDANCE.caution.value || task.modes.length === 0) return [];
     const { veto } = explain(knife.blade, task, bench.cooks);
     return veto ? [`${load.task.name}: ${veto}`] : [];
   });

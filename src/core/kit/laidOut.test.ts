@@ -5,8 +5,9 @@ import { reference } from '../../../data/reference';
 import { bladeModelSchema } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { anyKitchen } from '../testing/arbitrary';
-import { benchOf, fileOf } from '../testing/trade';
-import { SHARPENING_COST, withoutDominated } from './candidates';
+import { benchOf, fileOf, modelNamed } from '../testing/trade';
+import { UPKEEP } from '../constants';
+import { withoutDominated } from './candidates';
 import { kindOfWork } from './kinds';
 import { PEOPLE } from '../constants';
 import { crowdAt, workShares } from './demand';
@@ -83,7 +84,7 @@ describe('what is offered', () => {
 describe('owned knives and tools', () => {
   const owns = (
     condition: 'keen' | 'dull' | 'chipped' | 'worn-out',
-    sharpening: keyof typeof SHARPENING_COST = 'professional',
+    sharpening: keyof typeof UPKEEP.sharpeningEur = 'professional',
   ) =>
     benchOf({
       owned: [{ type: 'chef', lengthMm: 200, condition }],
@@ -93,10 +94,12 @@ describe('owned knives and tools', () => {
 
   test('a dull knife can be sharpened, a chipped one repaired, a keen or worn-out one neither', () => {
     expect(care(owns('dull')).map((c) => [c.action, c.priceMinor])).toEqual([
-      ['sharpen', SHARPENING_COST.professional],
+      ['sharpen', 100 * UPKEEP.sharpeningEur.professional.value],
     ]);
-    expect(care(owns('dull', 'stones'))[0]?.priceMinor).toBe(SHARPENING_COST.stones);
-    expect(care(owns('chipped')).map((c) => [c.action, c.priceMinor])).toEqual([['repair', SHARPENING_COST.repair]]);
+    expect(care(owns('dull', 'stones'))[0]?.priceMinor).toBe(100 * UPKEEP.sharpeningEur.stones.value);
+    expect(care(owns('chipped')).map((c) => [c.action, c.priceMinor])).toEqual([
+      ['repair', 100 * UPKEEP.sharpeningEur.repair.value],
+    ]);
     expect([care(owns('keen')), care(owns('worn-out'))]).toEqual([[], []]);
   });
 
@@ -279,4 +282,16 @@ describe('scores taken over from an earlier bench', () => {
       );
     }
   });
+});
+
+test('an edge ground too acute for its steel is sold only where somebody opens it, at the price of that', () => {
+  const acute = modelNamed('oskavel-kiritsuke-210');
+  const sold = (sharpening: 'none' | 'pull-through' | 'stones' | 'professional', must: string[] = []) =>
+    benchOf({ habits: { sharpening }, limits: { must } }).buyable.find(({ id }) => id === acute.id);
+  expect(sold('none')).toBeUndefined();
+  expect(sold('pull-through')).toBeUndefined();
+  expect(sold('none', [acute.id])).toBeDefined();
+  const { stones, professional } = UPKEEP.sharpeningEur;
+  expect(sold('stones')?.priceMinor).toBe(acute.priceMinor + 100 * stones.value);
+  expect(sold('professional')?.priceMinor).toBe(acute.priceMinor + 100 * professional.value);
 });

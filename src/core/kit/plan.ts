@@ -4,7 +4,7 @@ import { edgeLife } from '../edge/keenness';
 import { fromMinor, showMoney, toMinor } from '../money/currency';
 import { stepKey } from './actions';
 import { bestScores, buyingOrder, coverageOf } from './buyingOrder';
-import { SERVICE_VISITS, sharpeningMinor, type Candidate } from './candidates';
+import { sharpeningMinor, type Candidate } from './candidates';
 import { chooseKit, ROUGH, THOROUGH, type Chosen, type Effort } from './choose';
 import { judgeBox } from './boxes';
 import { copiesWanted } from './copies';
@@ -13,7 +13,8 @@ import { offersFor, taking } from './offers';
 import { monthOf } from './order';
 import { BLANK_STEP, bladeFigures, contextOf, lowerFirst, round, stepOf } from './planStep';
 import { saveUp } from './saveUp';
-import { lengthWanted, STRUGGLE_BELOW } from './story';
+import { lengthWanted } from './story';
+import { EDGE, GUIDANCE, SCORE_WORDS } from '../constants';
 import { minutesServedBy } from './strip';
 import { upkeepFor, type Upkeep } from './upkeep';
 import { warningsFor } from './warnings';
@@ -34,12 +35,12 @@ function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved
   const { currency } = bench.kitchen;
   return bench.loads
     .map((load, t) => ({ load, t, score: best[t] ?? 0 }))
-    .filter(({ load, score }) => load.weight > 0 && score < STRUGGLE_BELOW)
+    .filter(({ load, score }) => load.weight > 0 && score < SCORE_WORDS.manages.value)
     .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
     .slice(0, UNSERVED_SHOWN)
     .map(({ load, t, score }) => {
       const cure = [...bench.problem.candidates, ...bench.buyable]
-        .filter((c) => (c.scores[t] ?? 0) >= Math.max(STRUGGLE_BELOW, score + 10))
+        .filter((c) => (c.scores[t] ?? 0) >= Math.max(SCORE_WORDS.manages.value, score + GUIDANCE.cureAdds.value))
         .sort((a, b) => a.priceMinor - b.priceMinor || (a.id < b.id ? -1 : 1))[0];
       const way = cure
         ? `the cheapest way is ${cure.tool ? `a ${lowerFirst(cure.tool.name)}` : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
@@ -80,7 +81,9 @@ function retirements(bench: Workbench, steps: readonly Candidate[], coverageAfte
   const best = bestScores(bench, steps);
   return bench.owned.flatMap((knife, i) => {
     const { condition, use, keep } = knife.owned;
-    const idle = bench.loads.every((_, t) => (knife.scores[t] ?? 0) < (best[t] ?? 0) || (knife.scores[t] ?? 0) < 35);
+    const idle = bench.loads.every(
+      (_, t) => (knife.scores[t] ?? 0) < (best[t] ?? 0) || (knife.scores[t] ?? 0) < SCORE_WORDS.struggles.value,
+    );
     const kept = steps.some((s) => s.owned === i) || keep !== 'use';
     if (kept || !idle || !(condition === 'worn-out' || use === 'never' || (condition === 'dull' && use === 'rarely')))
       return [];
@@ -135,7 +138,7 @@ function serviceStep(bench: Workbench, knives: readonly Candidate[], before: num
     costPerYear: fromMinor(priceMinor, currency),
     worth: round(100 * gain - priceMinor / bench.problem.scale.pointMinor, 2),
     because: [
-      `Nobody sharpens here: an edge left alone is dull within months and stays so. ${count === 1 ? 'One knife' : `${count} knives`} sharpened ${SERVICE_VISITS} times a year cost ${showMoney(priceMinor, currency)} a year and give back ${(100 * gain).toFixed(1)} points.`,
+      `Nobody sharpens here: an edge left alone is dull within months and stays so. ${count === 1 ? 'One knife' : `${count} knives`} sharpened ${EDGE.visits.service.value} times a year cost ${showMoney(priceMinor, currency)} a year and give back ${(100 * gain).toFixed(1)} points.`,
     ],
   };
 }

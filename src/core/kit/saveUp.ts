@@ -1,11 +1,9 @@
+import { ORDER } from '../constants';
 import { showMoney } from '../money/currency';
 import type { ValueOf } from './buyingOrder';
 import type { Candidate } from './candidates';
 import { isAllRound } from './kinds';
 import type { Workbench } from './workbench';
-
-/** Months over which saving for a better main knife is weighed against buying now, and what it must add to be worth naming. */
-const SAVING = { months: 8, points: 0.01 } as const;
 
 /** Where money comes by the month: what saving up for the main knife would buy, against buying the planned one now. */
 export function saveUp(
@@ -19,17 +17,17 @@ export function saveUp(
   if (!perMonthMinor || !main) return null;
   const others = steps.filter((_, i) => i !== at);
   const now = valueOf(steps);
-  const most = Math.min(budgetMinor ?? Infinity, perMonthMinor * SAVING.months);
+  const most = Math.min(budgetMinor ?? Infinity, perMonthMinor * ORDER.savingMonths.value);
   const better = bench.problem.candidates
     .filter((c) => c.action === 'buy' && isAllRound(c.type) && c.priceMinor > main.priceMinor && c.priceMinor <= most)
     .map((c) => ({ c, more: valueOf([...others, c]) - now }))
     .sort((a, b) => b.more - a.more || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))[0];
   const months = (minor: number) => Math.max(1, Math.ceil(minor / perMonthMinor));
   const bought = `Buying now: yours in month ${months(main.priceMinor)}.`;
-  if (!better || better.more < SAVING.points)
+  if (!better || better.more < ORDER.savingGain.value)
     return {
       step: at,
-      said: `${bought} Saving up to ${SAVING.months} months for a dearer one would add less than a point.`,
+      said: `${bought} Saving up to ${ORDER.savingMonths.value} months for a dearer one would add less than a point.`,
     };
   return {
     step: at,

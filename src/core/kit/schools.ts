@@ -1,3 +1,4 @@
+import { SCHOOL } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import type { SCHOOL_IDS, SECOND_KNIVES } from '../formats/kitchenWords';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
@@ -22,13 +23,10 @@ const need = (accepts: Slot['accepts']): Slot => ({
 });
 const may = (accepts: Slot['accepts']): Slot => ({ accepts, required: false });
 
-/** Dearest a plain line knife may be, EUR minor units: cheap enough to lose. */
-const PLAIN_PRICE = 6000;
 const cheap = ({ blade }: Candidate) =>
-  blade !== null && convertMinor(blade.blade.priceMinor, blade.blade.currency, CATALOGUE_CURRENCY) <= PLAIN_PRICE;
+  blade !== null &&
+  convertMinor(blade.blade.priceMinor, blade.blade.currency, CATALOGUE_CURRENCY) <= 100 * SCHOOL.plainEur.value;
 
-/** Least edge of a serrated knife that stands in for bread and carving, mm. */
-const LOAF_LENGTH = 185;
 /** Blades taken apart by which animal or fish is there. */
 const specialist = (c: Candidate) => role(c, 'slicer', 'butchery', 'fish');
 
@@ -38,17 +36,22 @@ const serrated = (c: Candidate) => role(c, 'serrated');
 /** The knife places of each school (handbook 5.3); `free` and `boxed-set` have none of their own. */
 const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
   // its supporters mean a knife for loaves and roasts, not a small one
-  'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= LOAF_LENGTH)],
+  'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= SCHOOL.loaf.value)],
   'classic-three': [need(general), need((c) => type(c, 'paring', 'petty')), need(serrated)],
   'three-lengths': [
-    need((c) => c.action === 'buy' && length(c) <= 150),
-    need((c) => c.action === 'buy' && length(c) >= 160 && length(c) <= 240),
-    need((c) => role(c, 'slicer', 'serrated') && length(c) >= 240),
+    need((c) => c.action === 'buy' && length(c) <= SCHOOL.shortTo.value),
+    need((c) => c.action === 'buy' && length(c) >= SCHOOL.middleFrom.value && length(c) <= SCHOOL.middleTo.value),
+    need((c) => role(c, 'slicer', 'serrated') && length(c) >= SCHOOL.longFrom.value),
   ],
   'grow-by-gaps': [
     need(general),
     need((c) => type(c, 'petty')),
-    need((c) => role(c, 'general', 'small', 'vegetable') && length(c) >= 140 && length(c) <= 185),
+    need(
+      (c) =>
+        role(c, 'general', 'small', 'vegetable') &&
+        length(c) >= SCHOOL.gapFrom.value &&
+        length(c) <= SCHOOL.gapTo.value,
+    ),
     need((c) => serrated(c) && cheap(c)),
     may(specialist),
   ],
@@ -62,13 +65,13 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
     need(
       (c) =>
         type(c, 'camp', 'petty', 'utility', 'santoku') &&
-        length(c) >= 115 &&
-        length(c) <= 150 &&
+        length(c) >= SCHOOL.midFrom.value &&
+        length(c) <= SCHOOL.midTo.value &&
         c.blade?.blade.steel !== 'ceramic',
     ),
   ],
   'line-cook': [
-    need((c) => type(c, 'chef') && length(c) >= 240 && cheap(c)),
+    need((c) => type(c, 'chef') && length(c) >= SCHOOL.longFrom.value && cheap(c)),
     need((c) => type(c, 'paring') && cheap(c)),
   ],
 };

@@ -1,3 +1,4 @@
+import { SCORE_WORDS } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { explain } from '../fit/score';
 import type { LengthBand } from '../fit/wantedLength';
@@ -8,8 +9,7 @@ import { isAllRound } from './kinds';
 import type { Workbench } from './workbench';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
-export const STRUGGLE_BELOW = 55;
-export const DONE_WELL = 70;
+const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
 
 /** Tasks a step's knife does better than anything that was there before, most minutes first. */
 export function takenOver(
@@ -19,7 +19,7 @@ export function takenOver(
 ): { load: TaskLoad; index: number; score: number; was: number }[] {
   return bench.loads
     .map((load, index) => ({ load, index, score: step.scores[index] ?? 0, was: before[index] ?? 0 }))
-    .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= 35)
+    .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= struggles.value)
     .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek || a.index - b.index);
 }
 
@@ -65,7 +65,9 @@ export function reasonsFor(
             ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
             : 'A second knife for the same work, so that nobody waits and raw food keeps its own.',
         ];
-  const lifted = over.filter(({ score, was }) => was < STRUGGLE_BELOW && score >= DONE_WELL).map(({ load }) => load);
+  const lifted = over
+    .filter(({ score, was }) => was < manages.value && score >= doesItWell.value)
+    .map(({ load }) => load);
   if (lifted.length > 0 && bench.owned.length > 0)
     sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
   sentences.push(...worthWords(bench, step, gain, priceMinor));
@@ -84,7 +86,9 @@ export function reasonsFor(
   const top = over[0];
   const prepared = top && bench.tasks[top.index];
   if (top && prepared) {
-    const parts = explain(blade, prepared, bench.cooks).parts.filter((p) => p.value >= 0.85 && TELLING.has(p.id));
+    const parts = explain(blade, prepared, bench.cooks).parts.filter(
+      (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id),
+    );
     const best = parts.sort((a, b) => b.weight - a.weight)[0];
     if (best) sentences.push(`${top.load.task.name}: ${best.why.charAt(0).toLowerCase()}${best.why.slice(1)}`);
   }

@@ -1,11 +1,10 @@
+import { DOUBT } from '../constants';
 import type { Candidate } from './candidates';
 import { kindOfWork } from './kinds';
 import { chooseKit, ROUGH } from './choose';
 import { normal, seeded } from './random';
 import { kitOf, type Workbench } from './workbench';
 
-/** How far things may be off, as standard deviations: loads by a quarter, what a blade is worth by a fortieth. House judgement. */
-export const DOUBT = { load: 0.25, usefulness: 0.025 } as const;
 const SEED = 20_260;
 
 /** What counts as the same step: the same model at its length, the same thing done to the same owned knife, the same tool. */
@@ -33,7 +32,7 @@ export class Doubt {
   run(): void {
     const { problem } = this.bench;
     const { random } = this;
-    const byTask = problem.demand.weights.map(() => Math.exp(DOUBT.load * normal(random)));
+    const byTask = problem.demand.weights.map(() => Math.exp(DOUBT.load.value * normal(random)));
     const total = problem.demand.weights.reduce((sum, w, t) => sum + w * (byTask[t] ?? 1), 0);
     const scale = total > 0 ? problem.demand.total / total : 1;
     const states = problem.demand.states.map((state) =>
@@ -43,7 +42,7 @@ export class Doubt {
     );
     const candidates = problem.candidates.map((c) => {
       // doubt about a blade is one doubt: a model better than thought is better at all it does
-      const off = 1 + DOUBT.usefulness * normal(random);
+      const off = 1 + DOUBT.usefulness.value * normal(random);
       return { ...c, counted: c.counted.map((u) => Math.min(1, u * off)) };
     });
     const again = kitOf(

@@ -1,10 +1,8 @@
+import { EDGE } from '../constants';
 import type { Tool } from '../cutting/dish';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
 import type { Candidate } from './candidates';
 import type { Workbench } from './workbench';
-
-/** From this hardness on an edge is honed on fine ceramic or a strop, never on a grooved steel (handbook 6.2), HRC. */
-const HARD = 59.5;
 
 /** A thing that cuts nothing but keeps the kit: bought with what the knives leave. */
 export interface Upkeep {
@@ -42,12 +40,12 @@ export function upkeepFor(
       id:
         habits.honing === 'strop'
           ? 'strop'
-          : hardest >= HARD || habits.honing === 'ceramic'
+          : hardest >= EDGE.honing.hardFrom.value || habits.honing === 'ceramic'
             ? 'honing-ceramic'
             : 'honing-steel',
       need: false,
       why:
-        hardest >= HARD
+        hardest >= EDGE.honing.hardFrom.value
           ? `Up to ${Math.round(hardest)} HRC here: fine ceramic or a strop between sharpenings, never a grooved steel.`
           : 'Keeps the edge between sharpenings; soft steel takes it well.',
     });

@@ -1,15 +1,9 @@
+import { GUIDANCE } from '../constants';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../money/currency';
 import type { Candidate } from './candidates';
 import { isAllRound } from './kinds';
 import { minutesServed } from './strip';
 import type { Workbench } from './workbench';
-
-/** Guidance on the shape of the spending (handbook 5.2), checked and reported, never forced. */
-const MAIN_SHARE_LEAST = 0.25;
-const SERRATED_SHARE_MOST = 0.2;
-const DEAR_FOR_ROUGH_EUR = 150;
-/** Dear for what is used less than so many minutes a month. */
-const DEAR_FOR_RARE = { eur: 60, minutesPerMonth: 10 } as const;
 
 /** What must be said beside a plan: habits that ruin knives, work that can hurt, money oddly spent. */
 export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet: number): string[] {
@@ -77,25 +71,28 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
     );
   // several cooks share the money among several main knives
   const generals = bought.filter((s) => isAllRound(s.type)).length;
-  if (main > 0 && bought.length > 1 && generals === 1 && main < MAIN_SHARE_LEAST * total)
+  if (main > 0 && bought.length > 1 && generals === 1 && main < GUIDANCE.mainLeast.value * total)
     warnings.push(
       `The main knife takes ${money(main)} of the ${money(total)} for knives; about half is usual. Here other work asks for blades of its own, and a dearer main knife would add less than its price.`,
     );
   const serrated = bought
     .filter((s) => s.type?.role === 'serrated')
     .reduce((most, s) => Math.max(most, s.priceMinor), 0);
-  if (main > 0 && serrated > SERRATED_SHARE_MOST * total && serrated > main / 2)
+  if (main > 0 && serrated > GUIDANCE.serratedMost.value * total && serrated > main / 2)
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
-  const dear = convertMinor(DEAR_FOR_RARE.eur * 100, CATALOGUE_CURRENCY, kitchen.currency);
+  const dear = convertMinor(GUIDANCE.dearForRareEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency);
   const minutes = minutesServed(bench, steps);
   steps.forEach(({ action, blade, priceMinor }, i) => {
     const aMonth = ((minutes[i] ?? 0) * 52) / 12;
-    if (action === 'buy' && blade && priceMinor > dear && aMonth < DEAR_FOR_RARE.minutesPerMonth)
+    if (action === 'buy' && blade && priceMinor > dear && aMonth < GUIDANCE.rareMinutes.value)
       warnings.push(
         `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
       );
   });
-  if (kitchen.habits.roughUse && main > convertMinor(DEAR_FOR_ROUGH_EUR * 100, CATALOGUE_CURRENCY, kitchen.currency))
+  if (
+    kitchen.habits.roughUse &&
+    main > convertMinor(GUIDANCE.dearForRoughEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency)
+  )
     warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
   return warnings;
 }

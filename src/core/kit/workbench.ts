@@ -1,5 +1,5 @@
 import type { BladeModel } from '../blade/schema';
-import { UPKEEP, WORTH } from '../constants';
+import { EDGE, UPKEEP, WORTH } from '../constants';
 import { taskDone, taskLoads, type TaskLoad } from '../cutting/load';
 import type { EdgeCare } from '../edge/keenness';
 import { cookContexts, workingCooks, type CookContext } from '../fit/cook';
@@ -13,7 +13,6 @@ import {
   careSteps,
   isBuyable,
   ownedKnives,
-  SERVICE_VISITS,
   soldHere,
   toolRows,
   toolScores,
@@ -156,7 +155,7 @@ function withBoard(kitchen: Kitchen, reference: Reference): { kitchen: Kitchen; 
 /** What the year's service makes of a kitchen's edges, where nobody sharpens. */
 function serviceFor(care: EdgeCare, habits: Kitchen['habits']): EdgeCare | null {
   if (habits.sharpening !== 'none') return null;
-  return { ...care, sharpening: 'professional', visitsPerYear: SERVICE_VISITS };
+  return { ...care, sharpening: 'professional', visitsPerYear: EDGE.visits.service.value };
 }
 
 /**

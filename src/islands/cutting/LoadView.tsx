@@ -1,7 +1,7 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
-import { LOAD_EXPONENT, OCCASIONAL_PER_YEAR } from '../../core/cutting/load';
+import { LOAD } from '../../core/constants';
 import type { Cutting } from '../../workers/stock';
 import { colour } from '../shared/charts';
 import { minutes, percent, taskName } from '../shared/words';
@@ -93,11 +93,11 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
       </ul>
       <p className={css.note}>
         Minutes are estimates for a practised cook with a sharp knife that suits. Work done less than{' '}
-        {OCCASIONAL_PER_YEAR} times a year is occasional: it counts, but borrowing a knife or a workaround may do.
+        {LOAD.occasional.value} times a year is occasional: it counts, but borrowing a knife or a workaround may do.
       </p>
       {example && (
         <p className={css.note}>
-          In the plan a task weighs its minutes to the power of {LOAD_EXPONENT}, so that rare work does not vanish
+          In the plan a task weighs its minutes to the power of {LOAD.exponent.value}, so that rare work does not vanish
           beside daily work. Here: {taskName(example.most.task).toLowerCase()} takes{' '}
           <b className="figure">{example.timesMinutes.toFixed(0)} ×</b> the minutes of{' '}
           {taskName(example.least.task).toLowerCase()}, but weighs only{' '}

@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest';
-import { LOAD_EXPONENT } from '../../core/cutting/load';
+import { LOAD } from '../../core/constants';
 import { asTime, byGroup, liveExample } from './loadWords';
 
 const load = (task: string, group: string, minutesPerWeek: number) => ({
   task,
   group,
   minutesPerWeek,
-  share: minutesPerWeek ** LOAD_EXPONENT / 100,
+  share: minutesPerWeek ** LOAD.exponent.value / 100,
 });
 
 test('minutes are summed by group, most first, and said as people say them', () => {
@@ -21,7 +21,7 @@ test('the example shows the exponent: many times the minutes, fewer times the we
   const example = liveExample([load('often', 'x', 100), load('middling', 'x', 50), load('rare', 'x', 1)]);
   expect([example?.most.task, example?.least.task]).toEqual(['often', 'rare']);
   expect(example?.timesMinutes).toBe(100);
-  expect(example?.timesWeight).toBeCloseTo(100 ** LOAD_EXPONENT, 6);
+  expect(example?.timesWeight).toBeCloseTo(100 ** LOAD.exponent.value, 6);
   expect(liveExample([load('a', 'x', 5), load('b', 'x', 4)])).toBeNull();
   expect(liveExample([])).toBeNull();
 });

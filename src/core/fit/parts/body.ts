@@ -38,7 +38,12 @@ export const steer: Part = {
   value: (b, task) => {
     if (b.blade.bevel === 'double') return 1;
     const drift = b.blade.bevel === 'single' ? st.single.value : st.uneven.value;
-    return 1 - drift * ramp(task.firm, 1.5, 6) * (0.45 + 0.55 * ramp(task.heightMm, 20, 90));
+    return (
+      1 -
+      drift *
+        ramp(task.firm, st.firmFrom.value, st.firmTo.value) *
+        (st.low.value + (1 - st.low.value) * ramp(task.heightMm, st.lowMm.value, st.tallMm.value))
+    );
   },
   why: (b, _task, _cook, _mode, value) =>
     b.blade.bevel === 'double'
@@ -55,7 +60,7 @@ export const release: Part = {
   value: (b, task) => {
     const side = Math.min(b.blade.heelHeightMm, task.heightMm) / re.tall.value;
     const helped = b.blade.surface === 'polished' ? 1 : re.helped.value;
-    return 1 - re.perStick.value * task.stick * Math.min(1.3, 0.35 + side) * helped;
+    return 1 - re.perStick.value * task.stick * Math.min(re.most.value, re.least.value + side) * helped;
   },
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} of ${b.blade.surface} side: ${byValue(value, 'slices let go', 'slices cling a little', 'slices cling')}.`,
@@ -70,19 +75,23 @@ export const flex: Part = {
     if (task.flexible || task.stiff) return 1;
     // along a frame or a bone bend neither helps nor harms; round a joint it does
     if (task.load >= FIT.joint.from.value)
-      return task.load >= FIT.joint.full.value ? 0.5 : task.heightMm >= fl.tall.value ? 0.7 : 0;
+      return task.load >= FIT.joint.full.value
+        ? fl.jointLevel.value
+        : task.heightMm >= fl.tall.value
+          ? fl.tallLevel.value
+          : 0;
     // a draw wants a blade that stays in its plane
-    return mode.id === 'slice' ? 0.2 : 0;
+    return mode.id === 'slice' ? fl.drawLevel.value : 0;
   },
   value: (b, task) =>
     task.flexible
       ? (fl.stiffWhereWanted.value + (1 - fl.stiffWhereWanted.value) * ramp(b.blade.flex, 0, fl.enoughTall.value)) *
-        (task.heightMm >= fl.tall.value ? 1 - 0.5 * ramp(b.blade.flex, fl.enoughTall.value + 0.2, 1) : 1)
+        (task.heightMm >= fl.tall.value ? 1 - fl.tallCost.value * ramp(b.blade.flex, fl.tallFrom.value, 1) : 1)
       : 1 -
         (1 - fl.limpWhereUnwanted.value) *
           (task.load >= FIT.joint.from.value && task.load < FIT.joint.full.value
-            ? ramp(b.blade.flex, fl.wanders.value, fl.wanders.value + 0.4)
-            : ramp(b.blade.flex, 0.05, 0.7)),
+            ? ramp(b.blade.flex, fl.wanders.value, fl.wanderTo.value)
+            : ramp(b.blade.flex, fl.stiffTo.value, fl.limpFrom.value)),
   why: (b, task) => {
     const bends = b.blade.flex >= 0.4 ? 'bends freely' : b.blade.flex >= 0.12 ? 'bends a little' : 'is stiff';
     return `The blade ${bends}; ${task.flexible ? 'it should follow skin and bone' : 'it should stay in its plane'}.`;
@@ -123,7 +132,7 @@ export const joint: Part = {
   about: 'Whether blade and handle stand the force of work round bone in a wet hand.',
   // a cooked bird's joints give way by themselves
   level: (task, mode) =>
-    !atBone(task, mode) ? 0 : task.load < j.full.value && task.heightMm >= fl.tall.value ? 0.3 : 1,
+    !atBone(task, mode) ? 0 : task.load < j.full.value && task.heightMm >= fl.tall.value ? j.cooked.value : 1,
   value: (b, task) => {
     const { blade } = b;
     if (task.load < j.full.value) return alongFrame(b);
@@ -153,7 +162,7 @@ export const body: Part = {
   name: 'Body',
   about: 'A side tall enough to keep its plane in a tall cut.',
   level: (task, mode) => (mode.id === 'slice' && task.heightMm >= bd.tall.value ? 1 : 0),
-  value: (b) => 0.3 + 0.7 * fallOff(bd.height.value - b.blade.heelHeightMm, bd.scale.value),
+  value: (b) => bd.least.value + (1 - bd.least.value) * fallOff(bd.height.value - b.blade.heelHeightMm, bd.scale.value),
   why: (b, task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} of side in ${mm(task.heightMm)} of food: ${byValue(value, 'it keeps its plane', 'it turns a little', 'it turns in the cut')}.`,
 };

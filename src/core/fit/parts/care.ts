@@ -36,7 +36,7 @@ export const edgeSafety: Part = {
   level: (_task, mode) => (mode.id === 'child' ? 0 : 1),
   value: (b, task, cook, mode) => {
     const missing = loadMet(task, cook, mode) - b.strength;
-    return missing <= 0 ? 1 : Math.max(0.2, 1 - es.fall.value * missing);
+    return missing <= 0 ? 1 : Math.max(es.least.value, 1 - es.fall.value * missing);
   },
   why: (b, task, cook, mode, value) =>
     `Edge strength ${b.strength.toFixed(1)} against ${loadMet(task, cook, mode).toFixed(1)} it may meet: ${byValue(value, 'safe', 'take care', 'it will suffer')}.`,
@@ -47,7 +47,7 @@ function exposure(b: BladeTraits, task: Task, { habits }: CookContext): number {
   const wiped =
     habits.upkeep === 'leaves-wet' ? 1 : habits.upkeep === 'wipes-after' ? co.wiped.value : co.wipedDuring.value;
   const wet = habits.upkeep === 'leaves-wet' ? co.wet.value : habits.upkeep === 'wipes-after' ? co.wetAfter.value : 0;
-  return b.reactivity * ((acid * 1.6 + wet) * wiped + (habits.dishwasher ? co.machine.value : 0));
+  return b.reactivity * ((acid * co.acidWeighs.value + wet) * wiped + (habits.dishwasher ? co.machine.value : 0));
 }
 
 export const corrosion: Part = {
@@ -56,7 +56,7 @@ export const corrosion: Part = {
   name: 'Rust',
   about: 'Reactive steel against acid and the habit of wiping.',
   level: () => 1,
-  value: (b, task, cook) => Math.max(0.15, 1 - exposure(b, task, cook)),
+  value: (b, task, cook) => Math.max(co.least.value, 1 - exposure(b, task, cook)),
   why: (b, task, { habits }, _mode, value) =>
     b.reactivity === 0
       ? `${b.steel.name} shrugs this off.`

@@ -18,7 +18,12 @@ export const tip: Part = {
     const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
     const quality = task.load >= f.alongBone.value ? FIT.tipShape[b.blade.tip].value : b.tipQuality;
     const torn = b.serrated && mode.id !== 'hand' ? t.teeth.value : 1;
-    return quality * stuck * torn * (0.25 + 0.75 * fallOff(handToTipMm(b.blade, cook.grip) - steady, t.scale.value));
+    return (
+      quality *
+      stuck *
+      torn *
+      (t.far.value + (1 - t.far.value) * fallOff(handToTipMm(b.blade, cook.grip) - steady, t.scale.value))
+    );
   },
   why: (b, _task, { cook }, _mode, value) =>
     `Tip ${mm(handToTipMm(b.blade, cook.grip))} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
@@ -31,10 +36,12 @@ export const face: Part = {
   about:
     'Thinness behind the edge, its angle, its bevel, and whether teeth tear: how easily it parts food, and what the face looks like.',
   level: (task, mode) =>
-    mode.id === 'child' ? 0 : 0.6 * task.clean + 0.45 * task.thin + (mode.id === 'board' ? f.ease.value : 0),
+    mode.id === 'child'
+      ? 0
+      : f.perClean.value * task.clean + f.perThin.value * task.thin + (mode.id === 'board' ? f.ease.value : 0),
   value: (b, task, _cook, mode) => {
     const onBone = task.load >= f.alongBone.value;
-    const soft = ramp(4 - task.firm, 0, 2);
+    const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
     // a double bevel rubs a soft clean slice on both sides
     const rubs = mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft : 1;
     const single = b.blade.bevel === 'single' ? (onBone ? f.flatBack.value : 1) : onBone ? 1 : rubs;
@@ -42,7 +49,7 @@ export const face: Part = {
     const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
     const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;
     const drag = mode.id === 'slice' ? f.tallDrag.value * Math.max(0, b.blade.heelHeightMm - f.low.value) : 0;
-    return Math.min(1, torn * single * (1 - Math.min(0.2, drag)));
+    return Math.min(1, torn * single * (1 - Math.min(f.dragCap.value, drag)));
   },
   why: (b, _task, _cook, _mode, value) => {
     if (b.serrated)
@@ -59,9 +66,12 @@ export const crust: Part = {
   level: (task, mode) =>
     task.crust ? 1 : mode.id === 'saw' || (mode.id === 'slice' && task.motions[0] === 'saw') ? cr.crumb.value : 0,
   value: (b) => {
-    if (b.serrated) return b.blade.serration === 'pointed' ? 1 : 0.97;
-    const keen = ramp(20 - b.angleDeg, 3, 10) * ramp(b.hardness, 56, 63);
-    return cr.plain.value + cr.keen.value * keen + cr.long.value * ramp(b.blade.lengthMm, 180, 270);
+    if (b.serrated) return b.blade.serration === 'pointed' ? 1 : cr.scalloped.value;
+    const acute = ramp(cr.acuteFrom.value - b.angleDeg, 0, cr.acuteFrom.value - cr.acuteTo.value);
+    const keen = acute * ramp(b.hardness, cr.hardFrom.value, cr.hardTo.value);
+    return (
+      cr.plain.value + cr.keen.value * keen + cr.long.value * ramp(b.blade.lengthMm, cr.longFrom.value, cr.longTo.value)
+    );
   },
   why: (b) =>
     b.serrated

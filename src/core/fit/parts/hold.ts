@@ -12,7 +12,7 @@ export const clearance: Part = {
   restsOn: 'cook',
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
-  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? 0.35 : 0),
+  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? cl.sawn.value : 0),
   value: (b, _task, { cook }) => {
     const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
     return cl.floor.value + (1 - cl.floor.value) * fallOff(short, cl.scale.value);
@@ -27,8 +27,13 @@ export const clearance: Part = {
 
 /** A sheet is guided by a flat edge and a stiff side of some height. */
 function sheetGuide(b: BladeTraits): number {
-  const flat = 0.4 + 0.6 * ramp(b.contactShare, 0.4, 0.85);
-  return flat * fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, 18) * (1 - 0.6 * b.blade.flex);
+  const flat =
+    ih.sheetFlat.value + (1 - ih.sheetFlat.value) * ramp(b.contactShare, ih.sheetFlatFrom.value, ih.sheetFlatTo.value);
+  return (
+    flat *
+    fallOff(ih.sheetGuide.value - b.blade.heelHeightMm, ih.sheetGuideScale.value) *
+    (1 - ih.sheetLimp.value * b.blade.flex)
+  );
 }
 
 /** Edge lengths a hand guides in the air, mm: they grow with the hand (handbook 9.1). */
@@ -53,7 +58,8 @@ export const inHand: Part = {
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
   // small pieces are steadied in the fingers even when the tip does the work
-  level: (task, mode) => (mode.id === 'hand' ? 1 : mode.id === 'tip' && task.motions.includes('in-hand') ? 0.22 : 0),
+  level: (task, mode) =>
+    mode.id === 'hand' ? 1 : mode.id === 'tip' && task.motions.includes('in-hand') ? ih.steadied.value : 0,
   value: (b, task, { cook }) => {
     const sheet = isSheet(task);
     const { fromMm, toMm } = inHandLengthMm(cook.handLengthMm);
@@ -105,11 +111,18 @@ export const mass: Part = {
       (1 - ma.falls.value * cook.motions.chop) *
       ma.tiring.value *
       Math.max(0, weight - FIT.easyWeight[cook.strength].value) *
-      Math.min(3, 0.5 + longWeek / 2);
+      Math.min(ma.tiresMost.value, ma.resting.value + ma.perHour.value * longWeek);
     const unruly =
-      mode.id !== 'cleave' ? Math.min(0.6, ma.tooMuchScale.value * Math.max(0, weight - ma.tooMuch.value)) : 0;
+      mode.id !== 'cleave'
+        ? Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, weight - ma.tooMuch.value))
+        : 0;
     const stout = mode.id === 'slice' ? 1 : stoutness(b, task);
-    return helps * stout * (1 - unruly) * (1 - Math.min(0.5, mode.id === 'board' ? tires : tires / 3));
+    return (
+      helps *
+      stout *
+      (1 - unruly) *
+      (1 - Math.min(ma.tiresCap.value, mode.id === 'board' ? tires : tires * ma.drawn.value))
+    );
   },
   why: (b, task, { cook }, mode, value) => {
     const weight = `${b.blade.weightG} g`;
@@ -148,7 +161,7 @@ export const flatSide: Part = {
   name: 'Flat side',
   about: 'A side broad enough to crush under the palm.',
   level: (task) => (task.flatSide ? 1 : 0),
-  value: (b) => 0.15 + 0.85 * ramp(b.blade.heelHeightMm, fs.narrow.value, fs.wide.value),
+  value: (b) => fs.least.value + (1 - fs.least.value) * ramp(b.blade.heelHeightMm, fs.narrow.value, fs.wide.value),
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'broad enough to crush under the palm', 'a narrow side', 'too narrow to crush with')}.`,
 };
@@ -161,8 +174,8 @@ export const table: Part = {
   level: (_task, mode) => (mode.id === 'table' ? 1 : 0),
   value: (b) =>
     fallOff(b.blade.lengthMm - ta.easy.value, ta.scale.value) *
-    fallOff(b.blade.heelHeightMm - 25, 20) *
-    (0.4 + 0.6 * ramp(b.blade.lengthMm, 70, 105)),
+    fallOff(b.blade.heelHeightMm - ta.low.value, ta.lowScale.value) *
+    (ta.short.value + (1 - ta.short.value) * ramp(b.blade.lengthMm, ta.shortFrom.value, ta.shortTo.value)),
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall: ${byValue(value, 'sits beside a plate', 'large beside a plate', 'a kitchen knife, not a table knife')}.`,
 };

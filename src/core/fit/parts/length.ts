@@ -14,7 +14,7 @@ function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
   const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;
   const wanted = drawn + across + r.follow.value + (sawing ? r.sawn.value : 1) * r.followShare.value * across;
-  return wanted / Math.max(10, lengthMm - r.tipLoss.value);
+  return wanted / Math.max(r.least.value, lengthMm - r.tipLoss.value);
 }
 
 export const reach: Part = {
@@ -24,8 +24,8 @@ export const reach: Part = {
   about: 'Strokes needed to draw through the food: one clean stroke is best.',
   // along a frame strokes follow one another unseen
   level: (task, mode) =>
-    (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : 0.6) : task.long ? 0.5 : 0) *
-    (task.load >= FIT.joint.from.value && task.motions.includes('tip') ? 0.4 : 1),
+    (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : r.short.value) : task.long ? r.onBoard.value : 0) *
+    (task.load >= FIT.joint.from.value && task.motions.includes('tip') ? r.alongBone.value : 1),
   value: (b, task, _cook, mode) =>
     Math.min(1, Math.pow(strokes(b.blade.lengthMm, task, mode.id === 'saw'), -r.perStroke.value)),
   why: (b, task, _cook, mode) => {
@@ -73,9 +73,9 @@ function corners({ blade }: BladeTraits, grip: Grip): number {
 const girthWanted = (palmMm: number) => FIT.girth.perPalm.value * palmMm + FIT.girth.plus.value;
 
 function taste(weightG: number, wants: string): number {
-  if (wants === 'light') return Math.max(0, weightG - 160);
-  if (wants === 'heavy') return Math.max(0, 220 - weightG);
-  if (wants === 'neutral') return Math.max(0, Math.abs(weightG - 190) - 30);
+  if (wants === 'light') return Math.max(0, weightG - co.light.value);
+  if (wants === 'heavy') return Math.max(0, co.heavy.value - weightG);
+  if (wants === 'neutral') return Math.max(0, Math.abs(weightG - co.middling.value) - co.middlingWithin.value);
   return 0;
 }
 
@@ -106,15 +106,15 @@ export const comfort: Part = {
   value: (b, _task, context, mode) => {
     const { cook, habits } = context;
     const pinched = cook.grip === 'pinch' ? FIT.girth.pinched.value : 1;
-    const girth = pinched * Math.min(20, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
+    const girth = pinched * Math.min(co.girthMost.value, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
     const felt = b.blade.balanceMm - gripMm(cook.grip);
     return (
-      (0.15 + 0.85 * easeOfLength(b, context, mode)) *
+      (co.least.value + (1 - co.least.value) * easeOfLength(b, context, mode)) *
       corners(b, cook.grip) *
       (1 - co.girth.value * girth) *
-      (1 - Math.min(0.12, co.taste.value * taste(b.blade.weightG, cook.wantsWeight))) *
-      (1 - Math.min(0.12, co.balance.value * balanceOff(felt, cook.wantsBalance))) *
-      (1 - Math.min(0.12, co.lift.value * sideLacking(b.blade.heelHeightMm, habits.lifts)))
+      (1 - Math.min(co.tasteCap.value, co.taste.value * taste(b.blade.weightG, cook.wantsWeight))) *
+      (1 - Math.min(co.tasteCap.value, co.balance.value * balanceOff(felt, cook.wantsBalance))) *
+      (1 - Math.min(co.tasteCap.value, co.lift.value * sideLacking(b.blade.heelHeightMm, habits.lifts)))
     );
   },
   why: (b, _task, context, mode) => {
@@ -148,7 +148,7 @@ export const board: Part = {
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' ? 1 : 0),
   value: (b, _task, { board }, mode) => {
     // long draws may run past the edge of the board, board work may not
-    const carried = bo.share.value * board.lengthMm * (mode.id === 'board' ? 1 : 1.35);
+    const carried = bo.share.value * board.lengthMm * (mode.id === 'board' ? 1 : bo.drawn.value);
     const hard = board.material === 'glass' || board.material === 'stone' ? bo.hard.value : 1;
     return fallOff(b.blade.lengthMm - carried, bo.scale.value) * hard;
   },

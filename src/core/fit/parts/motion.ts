@@ -59,7 +59,7 @@ function separated(b: BladeTraits, each: BoardMotion): number {
   const teeth = b.serrated ? k.teeth.value : 1;
   switch (each) {
     case 'chop':
-      return teeth * (floor + (1 - floor) * ramp(share, 0.15, k.chopFull.value));
+      return teeth * (floor + (1 - floor) * ramp(share, k.chopFrom.value, k.chopFull.value));
     case 'push':
       return teeth * (floor + (1 - floor) * ramp(share, 0, k.pushFull.value));
     case 'pull':

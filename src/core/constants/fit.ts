@@ -1,12 +1,4 @@
-/** A number the score rests on, with its unit, the reason for it and where it comes from. */
-export interface Constant {
-  value: number;
-  unit: string;
-  why: string;
-  from: 'geometry' | 'trade practice' | 'handbook' | 'house judgement';
-}
-
-const c = (value: number, unit: string, why: string, from: Constant['from']): Constant => ({ value, unit, why, from });
+import { c, type Constant } from './constant';
 
 /** Every constant of the fit score and of the geometry under it, in one place. Change one here and the screens that explain it follow. */
 export const FIT = {
@@ -27,6 +19,7 @@ export const FIT = {
     perHrc: c(0.015, 'per HRC', 'what hardness costs beyond the family’s toughness', 'house judgement'),
     microBevel: c(1.2, 'factor', 'a micro-bevel carries the edge', 'trade practice'),
     unevenFront: c(0.7, 'share', 'of an uneven edge the front bevel does most', 'geometry'),
+    hardLeast: c(0.3, 'factor', 'however hard, so much is left', 'house judgement'),
   },
   hold: {
     finger: c(0.19, 'of palm breadth', 'thickness of the fingers round a handle', 'geometry'),
@@ -126,6 +119,10 @@ export const FIT = {
     follow: c(20, 'mm', 'a draw starts and ends a little outside the food', 'geometry'),
     followShare: c(0.32, 'of width', 'wider food needs a longer follow-through', 'geometry'),
     perStroke: c(0.8, 'exponent', 'how fast a second and third stroke spoil a face', 'house judgement'),
+    least: c(10, 'mm', 'edge that is always reckoned with', 'geometry'),
+    short: c(0.6, 'level', 'short food in a draw or a saw', 'house judgement'),
+    onBoard: c(0.5, 'level', 'long food pressed on the board', 'house judgement'),
+    alongBone: c(0.4, 'level', 'along a frame strokes follow one another unseen', 'trade practice'),
   },
   span: {
     stack: c(45, 'mm', 'edge wanted beside the food for heaps and a second piece', 'trade practice'),
@@ -139,6 +136,7 @@ export const FIT = {
     teeth: c(0.8, 'factor', 'teeth leave threads', 'trade practice'),
     floor: c(0.42, 'score', 'strips that hang together still have to be torn apart', 'house judgement'),
     hardStop: c(0.16, 'rad', 'a rock over less turn than this ends in a hard stop', 'geometry'),
+    chopFrom: c(0.15, 'share', 'a chop with less of the edge down separates nothing', 'geometry'),
   },
   motion: {
     even: c(0.15, 'share', 'habit bends to the food: part of every hand cuts as the food asks', 'house judgement'),
@@ -159,11 +157,18 @@ export const FIT = {
     flatPush: c(0.1, 'score', 'a dead flat edge stops at the heel', 'house judgement'),
     flatPull: c(0.08, 'score', 'and digs in when it is drawn', 'house judgement'),
     hooked: c(0.3, 'factor', 'a hollow edge does not meet a board', 'geometry'),
+    pushFrom: c(0.22, 'share', 'contact of a deep belly, which rolls through a push', 'geometry'),
+    pushTo: c(0.58, 'share', 'from here on a push goes straight through', 'geometry'),
+    deadFlatFrom: c(0.85, 'share', 'from here on an edge is flat enough to stop at its heel', 'geometry'),
+    pullFlatFrom: c(0.82, 'share', 'from here on it digs in when it is drawn', 'geometry'),
+    chopFrom: c(0.25, 'share', 'contact of a belly under a straight chop', 'geometry'),
+    chopTo: c(0.9, 'share', 'from here on all of a chop lands at once', 'geometry'),
   },
   clearance: {
     enough: c(6, 'mm', 'room at which knuckles are never in the way', 'trade practice'),
     scale: c(17, 'mm', 'how far below that the hand gives up', 'house judgement'),
     floor: c(0.3, 'score', 'working past the edge of the board is possible, not pleasant', 'house judgement'),
+    sawn: c(0.35, 'level', 'a saw is held above the board most of its way', 'trade practice'),
   },
   inHand: {
     hand: c(160, 'mm', 'a small hand, where the wanted lengths start', 'handbook'),
@@ -184,6 +189,12 @@ export const FIT = {
     sheetGuide: c(40, 'mm', 'a lower side does not guide a sheet', 'geometry'),
     sheetWeight: c(250, 'g', 'a sheet knife is held still and may weigh', 'house judgement'),
     serrated: c(0.7, 'factor', 'a serrated edge catches instead of gliding under skin', 'trade practice'),
+    steadied: c(0.22, 'level', 'small pieces are steadied in the fingers while the tip works', 'house judgement'),
+    sheetFlat: c(0.4, 'score', 'what a bellied edge leaves of a sheet', 'house judgement'),
+    sheetFlatFrom: c(0.4, 'share', 'contact of such an edge', 'geometry'),
+    sheetFlatTo: c(0.85, 'share', 'contact of one that peels a sheet', 'geometry'),
+    sheetGuideScale: c(18, 'mm', 'how fast a lower side loses it', 'house judgement'),
+    sheetLimp: c(0.6, 'score', 'what a limp blade loses at a sheet', 'house judgement'),
   },
   tip: {
     steady: c(120, 'mm', 'pinch to tip at which any hand is steady', 'trade practice'),
@@ -195,6 +206,9 @@ export const FIT = {
     turnLoad: c(4, 'load', 'work round bone, where turning counts', 'house judgement'),
     scale: c(120, 'mm', 'how fast a far tip starts to wander', 'house judgement'),
     thin: c(0.8, 'mm', 'a tip this thin slips in without splitting', 'trade practice'),
+    thinScale: c(1.6, 'mm', 'how fast a thicker one splits what it enters', 'house judgement'),
+    thickest: c(0.6, 'score', 'what a thick tip leaves', 'house judgement'),
+    far: c(0.25, 'score', 'what the farthest tip leaves', 'house judgement'),
   },
   wedge: {
     from: c(4, 'firmness', 'below it food gives way', 'handbook'),
@@ -221,6 +235,12 @@ export const FIT = {
     sessionHours: c(3, 'h a week', 'cutting time above which weight tires', 'house judgement'),
     falls: c(0.6, 'share', 'of the weight that a straight chop lets fall instead of carrying', 'trade practice'),
     tiring: c(0.0012, 'per g and hour', 'how weight adds up over a long week', 'house judgement'),
+    resting: c(0.5, 'share', 'of its tiring that weight does in any week', 'house judgement'),
+    perHour: c(0.5, 'share per h', 'what each hour beyond a session adds', 'house judgement'),
+    tiresMost: c(3, 'factor', 'however long the week', 'house judgement'),
+    tiresCap: c(0.5, 'score', 'most that tiring costs', 'house judgement'),
+    drawn: c(0.333, 'share', 'of it that a draw or a blow feels', 'house judgement'),
+    unrulyCap: c(0.6, 'score', 'most that falling where it likes costs', 'house judgement'),
   },
   face: {
     behindEdge: c(0.15, 'mm', 'a blade this thin behind the edge parts food without bruising', 'trade practice'),
@@ -246,21 +266,45 @@ export const FIT = {
     ),
     low: c(38, 'mm', 'slicers are no taller than this', 'trade practice'),
     tallDrag: c(0.016, 'per mm', 'a taller side drags on a clean slice', 'house judgement'),
+    perClean: c(0.6, 'level', 'as much as the face will be looked at', 'house judgement'),
+    perThin: c(0.45, 'level', 'and as thin as the slices are', 'house judgement'),
+    thinLeast: c(0.2, 'score', 'what the thickest edge leaves', 'house judgement'),
+    acuteLeast: c(0.4, 'score', 'what the bluntest edge leaves', 'house judgement'),
+    pointed: c(0.96, 'factor', 'points tear a little more than scallops', 'trade practice'),
+    pitchFine: c(3, 'mm', 'pitch of fine teeth', 'trade practice'),
+    pitchCoarse: c(8, 'mm', 'pitch of coarse ones', 'trade practice'),
+    dragCap: c(0.2, 'score', 'most that a tall side costs', 'house judgement'),
+    soft: c(4, 'firmness', 'below it both sides of a bevel rub', 'trade practice'),
+    softest: c(2, 'firmness', 'at this and below they rub all the way', 'trade practice'),
   },
   crust: {
     crumb: c(0.3, 'share', 'soft crumb asks for teeth as well, less than crust', 'house judgement'),
     plain: c(0.22, 'score', 'a plain edge must be pressed, and the crumb is crushed', 'trade practice'),
     keen: c(0.22, 'score', 'a very keen hard edge bites crust much better', 'house judgement'),
     long: c(0.14, 'score', 'length lets a plain edge saw instead of press', 'house judgement'),
+    scalloped: c(0.97, 'score', 'scallops bite a little less than points', 'trade practice'),
+    acuteFrom: c(17, '° a side', 'a plain edge blunter than this does not bite', 'house judgement'),
+    acuteTo: c(10, '° a side', 'one this acute does', 'house judgement'),
+    hardFrom: c(56, 'HRC', 'softer ones roll over on crust', 'house judgement'),
+    hardTo: c(63, 'HRC', 'this hard they do not', 'house judgement'),
+    longFrom: c(180, 'mm', 'a shorter edge only presses', 'house judgement'),
+    longTo: c(270, 'mm', 'one this long saws', 'house judgement'),
   },
   steer: {
     single: c(0.5, 'score', 'drift of a single bevel in tall dense food', 'house judgement'),
     uneven: c(0.18, 'score', 'drift of an uneven bevel there', 'house judgement'),
+    firmFrom: c(1.5, 'firmness', 'softer food never steers a blade', 'house judgement'),
+    firmTo: c(6, 'firmness', 'food this firm does so most', 'house judgement'),
+    low: c(0.45, 'share', 'of the drift there is in low food already', 'house judgement'),
+    lowMm: c(20, 'mm', 'what counts as low', 'house judgement'),
+    tallMm: c(90, 'mm', 'food this tall takes all of it', 'house judgement'),
   },
   release: {
     perStick: c(0.035, 'score per level', 'starch and wet slices cling to tall polished sides', 'house judgement'),
     tall: c(50, 'mm', 'height of side that counts as tall', 'house judgement'),
     helped: c(0.6, 'factor', 'dimples, hammering and rough sides cling less', 'trade practice'),
+    least: c(0.35, 'share', 'even a low side is clung to', 'house judgement'),
+    most: c(1.3, 'share', 'and no taller one more than this', 'house judgement'),
   },
   flex: {
     tall: c(80, 'mm', 'a tall cut wants a blade that keeps its plane', 'geometry'),
@@ -268,6 +312,14 @@ export const FIT = {
     enoughTall: c(0.45, 'flex', 'more bend than this wanders in a tall cut', 'trade practice'),
     stiffWhereWanted: c(0.74, 'score', 'a stiff blade still skins a fish, wasting some', 'trade practice'),
     limpWhereUnwanted: c(0.55, 'score', 'a limp blade skids off a joint', 'trade practice'),
+    jointLevel: c(0.5, 'level', 'bend round a joint', 'house judgement'),
+    tallLevel: c(0.7, 'level', 'bend in a tall cooked bird', 'house judgement'),
+    drawLevel: c(0.2, 'level', 'bend in a draw, which wants its plane', 'house judgement'),
+    tallCost: c(0.5, 'score', 'what bend costs in a tall cut at the most', 'house judgement'),
+    tallFrom: c(0.65, 'flex', 'from here on it costs there', 'trade practice'),
+    stiffTo: c(0.05, 'flex', 'bend this small is none', 'trade practice'),
+    limpFrom: c(0.7, 'flex', 'bend this large skids', 'trade practice'),
+    wanderTo: c(0.75, 'flex', 'and along a tall frame this large', 'trade practice'),
   },
   edgeSafety: {
     impact: c(1.15, 'factor', 'a swung blow meets the bone with all its weight', 'house judgement'),
@@ -282,6 +334,9 @@ export const FIT = {
     thinOnBone: c(3.3, 'mm', 'no spine thinner than this is swung at bone', 'trade practice'),
     hardOnBone: c(60, 'HRC', 'nothing this hard is swung at bone or shell', 'handbook'),
     boneLoad: c(6, 'load', 'what counts as bone or shell under a blow', 'handbook'),
+    least: c(0.2, 'score', 'what the weakest edge leaves short of a veto', 'house judgement'),
+    pryTip: c(1.6, 'mm', 'a blunt tip this thick pries', 'trade practice'),
+    pryLength: c(95, 'mm', 'and no blade longer than this does', 'trade practice'),
   },
   corrosion: {
     acid: c(0.3, 'score', 'acid marks reactive steel left wet', 'trade practice'),
@@ -296,6 +351,8 @@ export const FIT = {
     wipedDuring: c(0.08, 'factor', 'wiping during the work is in time', 'trade practice'),
     machine: c(0.3, 'score', 'a dishwasher ruins reactive steel', 'trade practice'),
     safe: c(8, 'rust-proof', 'families this rust-proof are left alone', 'handbook'),
+    acidWeighs: c(1.6, 'factor', 'acid works while the blade is in use', 'house judgement'),
+    least: c(0.15, 'score', 'what the worst care leaves', 'house judgement'),
   },
   practice: {
     single: c(0.55, 'demand', 'single bevels ask for training', 'trade practice'),
@@ -303,6 +360,11 @@ export const FIT = {
     longScale: c(160, 'mm', 'how fast extra length asks for more', 'house judgement'),
     thinHard: c(0.3, 'demand', 'thin hard edges ask for a quiet hand', 'trade practice'),
     cost: c(0.55, 'score', 'what missing practice costs at the most', 'house judgement'),
+    unevenShare: c(0.333, 'share', 'of it that an uneven bevel asks for', 'house judgement'),
+    hardFrom: c(59, 'HRC', 'from here on an edge chips when it is twisted', 'trade practice'),
+    hardTo: c(64, 'HRC', 'from here on at any careless touch', 'trade practice'),
+    acuteFrom: c(15, '° a side', 'blunter edges forgive', 'trade practice'),
+    acuteTo: c(10, '° a side', 'edges this acute do not', 'trade practice'),
   },
   comfort: {
     scale: c(42, 'mm', 'how far above the wanted band a board knife stops feeling right', 'house judgement'),
@@ -333,11 +395,19 @@ export const FIT = {
     ),
     lift: c(0.009, 'per mm', 'side lacking where cut food is carried on it', 'house judgement'),
     liftFrom: c(50, 'mm', 'side that carries a chopped onion in one go', 'house judgement'),
+    least: c(0.15, 'score', 'what the worst length leaves', 'house judgement'),
+    girthMost: c(20, 'mm', 'off the wanted girth; more is not felt as more', 'house judgement'),
+    tasteCap: c(0.12, 'score', 'most that one taste costs', 'house judgement'),
+    light: c(160, 'g', 'what is light for those who like it so', 'trade practice'),
+    heavy: c(220, 'g', 'what is heavy', 'trade practice'),
+    middling: c(190, 'g', 'what is neither', 'trade practice'),
+    middlingWithin: c(30, 'g', 'within so much', 'trade practice'),
   },
   board: {
     share: c(0.68, 'of the long side', 'edge a board carries with ease', 'trade practice'),
     scale: c(110, 'mm', 'how fast a longer edge overhangs', 'house judgement'),
     hard: c(0.93, 'factor', 'glass and stone dull any edge at once', 'trade practice'),
+    drawn: c(1.35, 'factor', 'long draws may run past the edge of the board', 'trade practice'),
   },
   handle: {
     roughWood: c(0.88, 'factor', 'glued wood handles dislike blows and twisting', 'trade practice'),
@@ -347,6 +417,7 @@ export const FIT = {
   flatSide: {
     narrow: c(14, 'mm', 'side that crushes nothing', 'geometry'),
     wide: c(46, 'mm', 'side broad enough to crush a clove under the palm', 'geometry'),
+    least: c(0.15, 'score', 'what the narrowest leaves', 'house judgement'),
   },
   joint: {
     from: c(3, 'load', 'from here on the tip works under force round bone', 'handbook'),
@@ -370,6 +441,7 @@ export const FIT = {
     tall: c(34, 'mm', 'a taller blade gets stuck where it should turn', 'trade practice'),
     tallScale: c(20, 'mm', 'how fast that costs a thin one; a stout one forces its way', 'house judgement'),
     longScale: c(60, 'mm', 'how fast that costs', 'house judgement'),
+    cooked: c(0.3, 'level', 'the joints of a cooked bird give way by themselves', 'trade practice'),
   },
   frame: {
     slim: c(24, 'mm', 'a blade this low rides along a frame', 'trade practice'),
@@ -384,6 +456,7 @@ export const FIT = {
     tall: c(70, 'mm', 'food this tall lets a low blade turn in the cut', 'geometry'),
     height: c(29, 'mm', 'side that keeps its plane', 'trade practice'),
     scale: c(17, 'mm', 'how fast a lower one loses it', 'house judgement'),
+    least: c(0.3, 'score', 'what the lowest side leaves', 'house judgement'),
   },
   spineLine: {
     straight: c(0.985, 'factor', 'the tip lies a little high', 'geometry'),
@@ -393,6 +466,11 @@ export const FIT = {
   table: {
     easy: c(122, 'mm', 'longest blade that sits well beside a plate', 'trade practice'),
     scale: c(35, 'mm', 'beyond it a kitchen knife is out of place', 'house judgement'),
+    low: c(25, 'mm', 'heel that is low beside a plate', 'trade practice'),
+    lowScale: c(20, 'mm', 'how fast a taller one is out of place', 'house judgement'),
+    short: c(0.4, 'score', 'what the shortest leaves', 'house judgement'),
+    shortFrom: c(70, 'mm', 'edge too short for a steak', 'trade practice'),
+    shortTo: c(105, 'mm', 'long enough for one', 'trade practice'),
   },
   child: {
     length: c(120, 'mm', 'longest blade for a learner', 'handbook'),
@@ -435,165 +513,10 @@ export const PART_WEIGHTS = {
 } as const satisfies Record<string, Constant>;
 export type PartId = keyof typeof PART_WEIGHTS;
 
-/** Constants of keenness over time (handbook 8.2 and 9.5). */
-export const EDGE = {
-  minutesPerWear: c(
-    105,
-    'min per wear point',
-    'work in which an edge loses half its keenness, at 15° a side on wood: soft steel is due after two to three months of daily home use, hard after four to six',
-    'handbook',
-  ),
-  floor: c(0.4, 'keenness', 'a dull edge slides off tomato skin but still divides', 'house judgement'),
-  serviceable: c(
-    0.78,
-    'keenness',
-    'a serviceable edge still enters tomato skin with a little pressure',
-    'house judgement',
-  ),
-  bite: c(1.32, 'factor', 'a dull edge leaves six tenths of a score at ordinary board work', 'handbook'),
-  slope: c(1.5, 'exponent', 'the first loss of keenness hardly shows, the last shows everywhere', 'house judgement'),
-  serratedHolds: c(8, 'factor', 'teeth keep biting when their points are blunt', 'trade practice'),
-  horizonWeeks: c(156, 'weeks', 'an edge nobody sharpens is judged over three years', 'house judgement'),
-  angle: {
-    reference: c(15, '° a side', 'angle at which wear is counted; more acute edges dull sooner', 'house judgement'),
-    matters: c(0.5, 'exponent', 'a more acute edge dulls sooner, and starts keener', 'house judgement'),
-    most: c(1.2, 'factor', 'blunt angles gain no more than this', 'house judgement'),
-    rough: c(2.5, '°', 'rough use asks for a blunter edge', 'handbook'),
-    single: c(10.5, '°', 'the least a single bevel carries on its flat back', 'trade practice'),
-    near: c(0.5, '°', 'a factory edge this close to the least angle is left as it is', 'house judgement'),
-  },
-  honing: {
-    hardFrom: c(59.5, 'HRC', 'from here on an edge wants fine ceramic or a strop', 'handbook'),
-    every: c(40, 'min of work', 'work between two honings', 'handbook'),
-  },
-  honingSoft: {
-    steel: c(1.25, 'factor', 'soft steel on a rod gains most', 'handbook'),
-    ceramic: c(1.2, 'factor', 'fine ceramic serves soft steel too', 'trade practice'),
-    strop: c(1.12, 'factor', 'a strop does little for a rolled soft edge', 'trade practice'),
-    diamond: c(1.15, 'factor', 'diamond grinds as much as it aligns', 'trade practice'),
-  },
-  honingHard: {
-    steel: c(0.95, 'factor', 'a grooved steel chips hard edges', 'handbook'),
-    ceramic: c(1.15, 'factor', 'fine ceramic realigns a hard edge a little', 'handbook'),
-    strop: c(1.15, 'factor', 'so does a strop', 'handbook'),
-    diamond: c(1.05, 'factor', 'diamond is coarse for a fine edge', 'trade practice'),
-  },
-  boardWear: {
-    wood: c(1, 'factor', 'the measure', 'handbook'),
-    rubber: c(1, 'factor', 'as kind as wood', 'handbook'),
-    plastic: c(1.1, 'factor', 'a little harder', 'handbook'),
-    bamboo: c(1.4, 'factor', 'hard fibre and glue', 'handbook'),
-    glass: c(6, 'factor', 'dulls an edge in days', 'handbook'),
-    stone: c(6, 'factor', 'dulls an edge in days', 'handbook'),
-  },
-  cycle: {
-    longestWeeks: c(78, 'weeks', 'a knife in use is put to the stone every year and a half at least', 'handbook'),
-  },
-  visits: {
-    least: c(2, 'a year', 'fewest visits of those who have a professional', 'handbook'),
-    most: c(4, 'a year', 'most of them', 'handbook'),
-    mostHeavy: c(20, 'a year', 'most where much is cut: heavy use is sharpened every few weeks', 'handbook'),
-  },
-  heavy: {
-    from: c(120, 'min a week', 'one knife in ordinary use', 'house judgement'),
-    to: c(360, 'min a week', 'one knife in heavy use', 'handbook'),
-  },
-  stones: {
-    leastWeeks: c(9, 'weeks', 'most who own stones get them out every two to three months', 'handbook'),
-    leastHeavy: c(3, 'weeks', 'those who cut much, every few weeks', 'handbook'),
-  },
-  pullThrough: {
-    due: c(0.6, 'share', 'a coarse edge is due sooner', 'trade practice'),
-    peak: c(0.82, 'keenness', 'as keen as carbide slots leave it', 'house judgement'),
-  },
-  powered: {
-    due: c(0.85, 'share', 'a belt edge is due a little sooner', 'house judgement'),
-    peak: c(0.92, 'keenness', 'as keen as a home machine leaves it', 'house judgement'),
-  },
-  need: {
-    base: c(0.4, 'need', 'what any cut asks of an edge', 'house judgement'),
-    clean: c(0.16, 'per level', 'a clean face shows the edge', 'house judgement'),
-    thin: c(0.07, 'per level', 'so do thin slices', 'house judgement'),
-    soft: c(0.1, 'need', 'soft food is pushed about by a dull edge', 'house judgement'),
-    crust: c(0.6, 'need', 'crust is bitten', 'house judgement'),
-    withinJoint: c(0.45, 'need', 'joints are opened by the tip more than by the edge', 'house judgement'),
-    inHand: c(0.6, 'need', 'what is pared in the hand must not be forced', 'house judgement'),
-  },
-  likeWell: {
-    from: c(60, 'score', 'below this no work goes to a knife', 'house judgement'),
-    to: c(75, 'score', 'from here on all of it does', 'house judgement'),
-  },
-} as const;
-
-/** Constants of a kit's worth (handbook 8.1, 8.4 and 8.5). */
-export const WORTH = {
-  /** Usefulness of a score: straight lines through these points. */
-  usefulness: [
-    [35, 0],
-    [55, 0.5],
-    [70, 0.84],
-    [85, 0.97],
-    [92, 1],
-  ],
-  keepEur: c(5, 'EUR', 'what one more thing in the drawer costs in room and care', 'handbook'),
-  pointShare: c(12, 'points', 'a budget is thought of as so many points’ worth', 'handbook'),
-  pointUpToEur: c(400, 'EUR', 'budget up to which the price of a point grows in step', 'handbook'),
-  pointAbove: c(40, 'EUR', 'above it each so many add one to the price of a point', 'house judgement'),
-  pointLeastEur: c(3, 'EUR', 'least price of a point', 'handbook'),
-  pointMostEur: c(43, 'EUR', 'most', 'house judgement'),
-  pointNoCeilingEur: c(25, 'EUR', 'price of a point where no ceiling is named', 'handbook'),
-  spend: {
-    sparing: c(0.5, 'factor', 'money kept where it does little', 'handbook'),
-    even: c(1, 'factor', 'the usual', 'handbook'),
-    generous: c(3, 'factor', 'money put where it does something', 'handbook'),
-  },
-  halfPoint: c(0.005, 'coverage', 'a step adds at least this', 'handbook'),
-  secondOfType: c(0.02, 'coverage', 'a second piece for one kind of work adds at least this', 'handbook'),
-  secondGeneral: c(0.03, 'coverage', 'a second all-round knife for one cook adds at least this', 'house judgement'),
-  cutlery: c(50, 'score', 'the table cutlery every house has', 'house judgement'),
-  rescue: c(0.025, 'coverage', 'what bringing weekly work out of a struggle outweighs in polish', 'handbook'),
-  rescueFrom: c(33, 'score', 'weekly work below this waits for a cure', 'handbook'),
-  rescueTo: c(37, 'score', 'from here on it is no longer rescued but improved', 'handbook'),
-  needGain: c(0.03, 'coverage', 'a need adds so much', 'handbook'),
-  needBeats: c(10, 'score', 'and beats the best of its kind by so much', 'handbook'),
-  needFrom: c(60, 'score', 'or lifts work from below this', 'handbook'),
-  doneWell: c(70, 'score', 'to this', 'handbook'),
-  likeCap: c(
-    0.84,
-    'usefulness',
-    'beside a sound knife of its kind a new one counts up to work done well, no further',
-    'handbook',
-  ),
-  polishGivenUp: c(0.05, 'coverage', 'most that is given up for keeping it', 'handbook'),
-  taste: c(0.012, 'coverage', 'what a side taken in a disagreement weighs', 'house judgement'),
-  looks: c(0.002, 'coverage', 'what looks weigh: they break ties', 'house judgement'),
-} as const;
-
-/** Constants of several people at work (handbook 8.4). */
-export const PEOPLE = {
-  backup: c(0.01, 'share', 'work done while the usual knife is in the sink', 'house judgement'),
-  rawBesideVegetables: c(0.05, 'share', 'raw flesh cut while vegetables wait', 'house judgement'),
-  rawOwnKnife: c(0.3, 'share', 'the same where raw meat has a knife of its own', 'house judgement'),
-  leastRole: c(0.004, 'share', 'a further knife wanted more seldom than this is not counted', 'house judgement'),
-  classes: c(3, 'hands', 'more different hands than this are counted as so many', 'house judgement'),
-  childHandMm: c(148, 'mm', 'a new cook with a smaller hand is a child', 'house judgement'),
-} as const;
-
-/** Constants of a knife's life and upkeep (handbook 5.4 and 6.2). */
-export const UPKEEP = {
-  allowedLoss: c(6, 'mm', 'height lost after which a knife is thinned or retired', 'handbook'),
-  longestLife: c(25, 'years', 'a knife that is hardly sharpened still ages', 'trade practice'),
-  heightLost: {
-    none: c(0, 'mm', 'nobody sharpens', 'handbook'),
-    'pull-through': c(0.1, 'mm', 'carbide slots scrape steel off', 'handbook'),
-    powered: c(0.2, 'mm', 'wheels and belts eat steel', 'handbook'),
-    professional: c(0.15, 'mm', 'a professional belt', 'handbook'),
-    stones: c(0.04, 'mm', 'a stone', 'handbook'),
-  },
-  serrated: {
-    lightYears: c(6, 'years', 'a serrated knife in light use', 'handbook'),
-    heavyYears: c(2, 'years', 'one in heavy use', 'handbook'),
-    heavyMinutes: c(60, 'min a week', 'what counts as heavy', 'house judgement'),
-  },
-  boardLeavesEur: c(18, 'EUR', 'a board is bought first where so much is left for a knife', 'house judgement'),
-} as const;
+/** Scores from which the words begin (handbook 4). */
+export const SCORE_WORDS = {
+  madeForIt: c(85, 'score', 'made for it', 'handbook'),
+  doesItWell: c(70, 'score', 'does it well', 'handbook'),
+  manages: c(55, 'score', 'manages', 'handbook'),
+  struggles: c(35, 'score', 'a struggle; below it the wrong tool', 'handbook'),
+} as const satisfies Record<string, Constant>;

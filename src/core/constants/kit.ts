@@ -1,0 +1,107 @@
+import { c } from './constant';
+
+/** Constants of a kit's worth (handbook 8.1, 8.4 and 8.5). */
+export const WORTH = {
+  /** Usefulness of a score: straight lines through these points. */
+  usefulness: [
+    [35, 0],
+    [55, 0.5],
+    [70, 0.84],
+    [85, 0.97],
+    [92, 1],
+  ],
+  keepEur: c(5, 'EUR', 'what one more thing in the drawer costs in room and care', 'handbook'),
+  pointShare: c(12, 'points', 'a budget is thought of as so many points’ worth', 'handbook'),
+  pointUpToEur: c(400, 'EUR', 'budget up to which the price of a point grows in step', 'handbook'),
+  pointAbove: c(40, 'EUR', 'above it each so many add one to the price of a point', 'house judgement'),
+  pointLeastEur: c(3, 'EUR', 'least price of a point', 'handbook'),
+  pointMostEur: c(43, 'EUR', 'most', 'house judgement'),
+  pointNoCeilingEur: c(25, 'EUR', 'price of a point where no ceiling is named', 'handbook'),
+  spend: {
+    sparing: c(0.5, 'factor', 'money kept where it does little', 'handbook'),
+    even: c(1, 'factor', 'the usual', 'handbook'),
+    generous: c(3, 'factor', 'money put where it does something', 'handbook'),
+  },
+  halfPoint: c(0.005, 'coverage', 'a step adds at least this', 'handbook'),
+  secondOfType: c(0.02, 'coverage', 'a second piece for one kind of work adds at least this', 'handbook'),
+  secondGeneral: c(0.03, 'coverage', 'a second all-round knife for one cook adds at least this', 'house judgement'),
+  cutlery: c(50, 'score', 'the table cutlery every house has', 'house judgement'),
+  rescue: c(0.025, 'coverage', 'what bringing weekly work out of a struggle outweighs in polish', 'handbook'),
+  rescueLeast: c(0.5, 'share', 'of one task’s rescue below which nothing is bought for it', 'house judgement'),
+  rescueFrom: c(33, 'score', 'weekly work below this waits for a cure', 'handbook'),
+  rescueTo: c(37, 'score', 'from here on it is no longer rescued but improved', 'handbook'),
+  needGain: c(0.03, 'coverage', 'a need adds so much', 'handbook'),
+  needBeats: c(10, 'score', 'and beats the best of its kind by so much', 'handbook'),
+  needFrom: c(60, 'score', 'or lifts work from below this', 'handbook'),
+  likeCap: c(
+    0.84,
+    'usefulness',
+    'beside a sound knife of its kind a new one counts up to work done well, no further',
+    'handbook',
+  ),
+  polishGivenUp: c(0.05, 'coverage', 'most that is given up for keeping it', 'handbook'),
+  taste: c(0.012, 'coverage', 'what a side taken in a disagreement weighs', 'house judgement'),
+  looks: c(0.002, 'coverage', 'what looks weigh: they break ties', 'house judgement'),
+} as const;
+
+/** Constants of several people at work (handbook 8.4). */
+export const PEOPLE = {
+  backup: c(0.01, 'share', 'work done while the usual knife is in the sink', 'house judgement'),
+  rawBesideVegetables: c(0.05, 'share', 'raw flesh cut while vegetables wait', 'house judgement'),
+  rawOwnKnife: c(0.3, 'share', 'the same where raw meat has a knife of its own', 'house judgement'),
+  leastRole: c(0.004, 'share', 'a further knife wanted more seldom than this is not counted', 'house judgement'),
+  classes: c(3, 'hands', 'more different hands than this are counted as so many', 'house judgement'),
+  childHandMm: c(148, 'mm', 'a new cook with a smaller hand is a child', 'house judgement'),
+} as const;
+
+/** Constants of the week's work (handbook 3). */
+export const LOAD = {
+  exponent: c(0.6, 'exponent', 'twice the minutes matter less than twice as much', 'handbook'),
+  occasional: c(6, 'times a year', 'done less often a loan or a workaround may do', 'handbook'),
+  wholeUpTo: c(8, 'portions', 'a joint, a squash or a cake stays one up to here', 'house judgement'),
+  optionalShare: c(0.5, 'share', 'how often what a dish may do without is done', 'handbook'),
+} as const;
+
+/** Constants of the order in which a kit is bought (handbook 5.2). */
+export const ORDER = {
+  generalWithin: c(0.9, 'share', 'of the strongest gain, at which the general knife still goes first', 'handbook'),
+  yoursWithin: c(0.4, 'share', 'the same of a general knife that is owned: sharpening costs little', 'house judgement'),
+  wait: c(10, 'keeps', 'what each step costs in waiting beside its price', 'house judgement'),
+  savingMonths: c(8, 'months', 'over which saving up is weighed against buying now', 'house judgement'),
+  savingGain: c(0.01, 'coverage', 'what it must add to be worth naming', 'house judgement'),
+} as const;
+
+/** Constants of what is said beside a plan (handbook 5.2 and 8.5). */
+export const GUIDANCE = {
+  mainLeast: c(0.25, 'share', 'of the money for knives: a main knife takes about half', 'handbook'),
+  serratedMost: c(0.2, 'share', 'the same of a serrated one, which is replaced', 'handbook'),
+  dearForRoughEur: c(150, 'EUR', 'dear for rough, shared use', 'handbook'),
+  dearForRareEur: c(60, 'EUR', 'dear for what is hardly used', 'house judgement'),
+  rareMinutes: c(10, 'min a month', 'what counts as hardly', 'house judgement'),
+  standsInWithin: c(30, 'mm', 'how far off a set’s piece stands in for a knife of the plan', 'house judgement'),
+  caution: c(5, 'load', 'work that can hurt a blade is named from here on', 'house judgement'),
+  waitedFor: c(0.15, 'share', 'a knife waited for more often than this is wanted twice', 'house judgement'),
+  cureAdds: c(10, 'score', 'what the cheapest way out of a struggle adds at least', 'house judgement'),
+} as const;
+
+/** Constants of the schools of thought (handbook 5.3). */
+export const SCHOOL = {
+  plainEur: c(60, 'EUR', 'dearest a plain line knife may be: cheap enough to lose', 'handbook'),
+  loaf: c(185, 'mm', 'least serrated edge that stands in for bread and carving', 'trade practice'),
+  shortTo: c(150, 'mm', 'the short one of three lengths', 'handbook'),
+  middleFrom: c(160, 'mm', 'the middle one', 'handbook'),
+  middleTo: c(240, 'mm', 'up to here', 'handbook'),
+  longFrom: c(240, 'mm', 'the long one, and a line cook’s', 'handbook'),
+  gapFrom: c(140, 'mm', 'the knife that fills the gap between a petty and a general one', 'handbook'),
+  gapTo: c(185, 'mm', 'up to here', 'handbook'),
+  midFrom: c(115, 'mm', 'the one blade that does all', 'handbook'),
+  midTo: c(150, 'mm', 'up to here', 'handbook'),
+} as const;
+
+/** How far things may be off when a plan is doubted. */
+export const DOUBT = {
+  firm: c(0.75, 'share', 'of the plans made again in which a firm step stays', 'house judgement'),
+  close: c(0.4, 'share', 'and one that is a close call; below it a toss-up', 'house judgement'),
+  load: c(0.25, 'standard deviation', 'loads by a quarter', 'handbook'),
+  usefulness: c(0.025, 'standard deviation', 'what a blade is worth by a fortieth', 'house judgement'),
+} as const;
