@@ -486,7 +486,12 @@ export const FIT = {
 export const PART_WEIGHTS = {
   reach: c(1, 'exponent', 'a torn face is the first thing seen on long slices', 'house judgement'),
   span: c(0.5, 'exponent', 'a short blade is slow, not wrong', 'house judgement'),
-  contact: c(0.19, 'exponent per need', 'hanging strips matter as much as the cut wants separation', 'house judgement'),
+  contact: c(
+    0.16,
+    'exponent per need',
+    'hanging strips matter as much as the cut wants separation; what a belly costs beside its motion is little',
+    'house judgement',
+  ),
   motion: c(0.9, 'exponent', 'a blade that fights the hand is put back', 'house judgement'),
   clearance: c(0.9, 'exponent', 'knuckles on the board end the work', 'house judgement'),
   'in-hand': c(1, 'exponent', 'in the air the blade is all that counts', 'house judgement'),

@@ -1,6 +1,6 @@
 import type { BladeModel, BladeType } from '../blade/schema';
 import { hardness } from '../blade/strength';
-import { EDGE, UPKEEP, WORTH } from '../constants';
+import { EDGE, SCORE_WORDS, UPKEEP, WORTH } from '../constants';
 import type { Tool } from '../cutting/dish';
 import type { TaskLoad } from '../cutting/load';
 import { isGroundTooAcute, isSharpened, type EdgeCare, type EdgeLife } from '../edge/keenness';
@@ -8,6 +8,7 @@ import { bladeTraits, type BladeTraits } from '../fit/traits';
 import type { Kitchen, Owned } from '../kitchen/kitchen';
 import { CATALOGUE_CURRENCY, convertMinor, toMinor } from '../money/currency';
 import type { Reference } from '../reference';
+import { ramp } from '../fit/curves';
 import { rescued, rescues } from './demand';
 import { isAllRound, kindOfRole, kindOfWork } from './kinds';
 import { damageLeft, edgeHere, keennessNow, scored, scoredAt, sharpScores, type Scored, type Scoring } from './scored';
@@ -299,9 +300,8 @@ export function ownedKnives(making: Making): OwnedKnife[] {
   });
 }
 
-/** Whether an owned knife is sound, or would be with a sharpening: neither chipped nor worn out, and in use. */
-export const isSound = ({ owned }: OwnedKnife): boolean =>
-  owned.keep === 'use' && owned.condition !== 'chipped' && owned.condition !== 'worn-out';
+/** Whether an owned knife is sound, or would be with a sharpening or a repair: not worn out, and in use. */
+export const isSound = ({ owned }: OwnedKnife): boolean => owned.keep === 'use' && owned.condition !== 'worn-out';
 
 /**
  * Putting owned knives right: sharpening what is dull, repairing what is chipped, and, where a service is bought, keeping what is sound. Worn-out
@@ -350,13 +350,29 @@ export function careSteps(
 }
 
 /**
- * Beside a sound owned knife of the same kind of work a new one counts only what it rescues: up to work done well and no further (handbook
- * 8.1). A second piece of an owned kind is told as one.
+ * What a new knife counts beside a sound owned one of its kind of work: what it rescues, work that stands below a need brought up to done well;
+ * all work up to done well; or everything it does.
+ */
+export const COUNTS = ['rescue', 'done well', 'everything'] as const;
+export type Counts = (typeof COUNTS)[number];
+
+/** Most that counts of a new knife where an owned one of its kind is worth `had`, usefulness 0–1. */
+function mostBeside(had: number, counts: Counts): number {
+  const { needFrom, likeCap } = WORTH;
+  const [none, enough] = [usefulness(SCORE_WORDS.manages.value), usefulness(needFrom.value)];
+  const helped = counts === 'rescue' ? 1 - ramp(had, none, enough) : 1;
+  return Math.max(had, likeCap.value * helped);
+}
+
+/**
+ * Beside a sound owned knife of the same kind of work a new one counts only what it rescues (handbook 8.1), or as much more as is asked for. A
+ * second piece of an owned kind is told as one.
  */
 export function besideOwned(
   candidates: readonly Candidate[],
   owned: readonly OwnedKnife[],
   loads: readonly TaskLoad[],
+  counts: Counts,
 ): Candidate[] {
   const pressing = rescued(loads).length;
   const sound = owned.filter(isSound);
@@ -364,12 +380,13 @@ export function besideOwned(
     if (c.action !== 'buy') return c;
     const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
     const isAgain = alike.length > 0;
-    if (alike.length === 0) return { ...c, counted: c.rows, isAgain };
+    if (alike.length === 0 || counts === 'everything')
+      return { ...c, counted: c.rows, isAgain: isAgain && counts !== 'everything' };
     const most = c.rows.length - pressing;
     const counted = c.rows.map((value, column) => {
       if (column >= most) return value;
       const had = alike.reduce((best, o) => Math.max(best, o.restored.rows[column] ?? 0), 0);
-      return Math.min(value, Math.max(had, WORTH.likeCap.value));
+      return Math.min(value, mostBeside(had, counts));
     });
     return { ...c, counted, isAgain };
   });

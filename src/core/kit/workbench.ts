@@ -19,6 +19,7 @@ import {
   toolSteps,
   withoutDominated,
   type Candidate,
+  type Counts,
   type Making,
   type OwnedKnife,
   type Sold,
@@ -42,8 +43,8 @@ export interface Workbench extends Making, Sold {
   /** What the scores rest on, as text: while it stays the same a later bench may take the scores over. */
   scoredFor: string;
   problem: Problem;
-  /** Polish that keeping a sound knife gives up is more than {@link WORTH} allows, so that its like counts in full. */
-  ownedFallsShort: boolean;
+  /** What a new knife counts beside a sound owned one of its kind: as little as gives up no more polish than {@link WORTH} allows. */
+  counts: Counts;
   school: SchoolId;
   /** What a wooden board in place of glass or stone costs, put aside before any knife; 0 where none is bought. */
   boardMinor: number;
@@ -196,11 +197,7 @@ function layOutFor(
   const scoredFor = basisOf(kitchen, cooks, loads);
   const known = before?.scoredFor === scoredFor && before.models === models ? before : null;
   const sold = known?.sold ?? soldHere(making);
-  const all = besideOwned(
-    sold.filter((c) => isBuyable(c, making)),
-    owned,
-    loads,
-  );
+  const wares = sold.filter((c) => isBuyable(c, making));
   const named = mustSlots(kitchen, models);
   const open = schoolSlots(
     school,
@@ -217,7 +214,18 @@ function layOutFor(
   const cutlery = new Float64Array(loads.map(({ task }) => (task.atTable ? WORTH.cutlery.value : 0)));
   const given = [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
   const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
-  const bench = { ...making, assumed, cooks, owned, sold, buyable: all, scoredFor, school, boardMinor, serviced: null };
+  const bench = {
+    ...making,
+    assumed,
+    cooks,
+    owned,
+    sold,
+    buyable: wares,
+    scoredFor,
+    school,
+    boardMinor,
+    serviced: null,
+  };
   const bestOfBoxes = () => {
     const allowed = boxesOf(bench).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);
     return bestBox(allowed, demand, [...owned.map((o) => o.rows), ...given], budgetMinor, scale);
@@ -238,14 +246,21 @@ function layOutFor(
       scale,
     };
   };
-  if (school === 'boxed-set') return { ...bench, problem: problemOf(inBox), ownedFallsShort: false };
-  const kept = problemOf(reduced(all, slots, school, reference, scale));
-  if (!all.some((c) => c.counted !== c.rows)) return { ...bench, problem: kept, ownedFallsShort: false };
-  const full = all.map((c) => ({ ...c, counted: c.rows, isAgain: false }));
-  const polished = problemOf(reduced(full, slots, school, reference, scale));
-  const coverage = (problem: Problem) => coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
-  const ownedFallsShort = coverage(polished) - coverage(kept) > WORTH.polishGivenUp.value;
-  return { ...bench, problem: ownedFallsShort ? polished : kept, ownedFallsShort };
+  if (school === 'boxed-set') return { ...bench, problem: problemOf(inBox), counts: 'everything' };
+  const countedAs = (counts: Counts) => {
+    const buyable = besideOwned(wares, owned, loads, counts);
+    return { ...bench, buyable, counts, problem: problemOf(reduced(buyable, slots, school, reference, scale)) };
+  };
+  const all = countedAs('everything');
+  const strict = countedAs('rescue');
+  if (!strict.buyable.some((c) => c.counted !== c.rows)) return strict;
+  const coverage = ({ problem }: { problem: Problem }) =>
+    coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
+  const most = coverage(all);
+  const isEnough = (each: { problem: Problem }) => most - coverage(each) <= WORTH.polishGivenUp.value;
+  if (isEnough(strict)) return strict;
+  const well = countedAs('done well');
+  return isEnough(well) ? well : all;
 }
 
 /** The candidates of a choice. */
