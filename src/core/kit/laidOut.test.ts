@@ -6,15 +6,16 @@ import { bladeModelSchema } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { anyKitchen } from '../testing/arbitrary';
 import { benchOf, fileOf, modelNamed } from '../testing/trade';
-import { UPKEEP } from '../constants';
 import { withoutDominated } from './candidates';
 import { kindOfWork } from './kinds';
-import { PEOPLE } from '../constants';
+import { PEOPLE, SCORE_WORDS, UPKEEP, WORTH } from '../constants';
 import { crowdAt, workShares } from './demand';
 import { isSchoolTool, schoolSlots } from './schools';
 import { typicalBlade } from './typicalBlade';
 import { costOf, surchargeOf } from './worth';
-import { layOut } from './workbench';
+import { planFrom } from './plan';
+import { usefulness } from './value';
+import { layOut, type Workbench } from './workbench';
 import { SCHOOL_IDS } from '../formats/kitchenWords';
 
 const weekly = (...ids: string[]): Partial<KitchenFile> => ({
@@ -294,4 +295,31 @@ test('an edge ground too acute for its steel is sold only where somebody opens i
   const { stones, professional } = UPKEEP.sharpeningEur;
   expect(sold('stones')?.priceMinor).toBe(acute.priceMinor + 100 * stones.value);
   expect(sold('professional')?.priceMinor).toBe(acute.priceMinor + 100 * professional.value);
+});
+
+describe('beside a sound knife of its kind', () => {
+  const owning = (condition: 'keen' | 'chipped' | 'worn-out') =>
+    benchOf({ owned: [{ type: 'chef', condition }], budget: { total: 180 } });
+  const gyuto = (bench: Workbench) => bench.buyable.find(({ id }) => id === 'oskavel-gyuto-210');
+
+  test('a new one counts what it lifts out of a struggle, up to done well, and no polish', () => {
+    const bench = owning('keen');
+    expect(bench.counts).toBe('rescue');
+    const like = gyuto(bench);
+    const own = bench.owned[0]?.restored;
+    bench.loads.forEach((_, t) => {
+      const [had, has = 0, counted = 0] = [own?.scores[t] ?? 0, like?.rows[t], like?.counted[t]];
+      if (had >= WORTH.needFrom.value) expect(counted).toBeLessThanOrEqual(Math.max(usefulness(had), 0) + 1e-9);
+      else if (had <= SCORE_WORDS.manages.value)
+        expect(counted).toBeCloseTo(Math.min(has, Math.max(usefulness(had), WORTH.likeCap.value)), 9);
+    });
+    expect(planFrom(bench).assumed.join(' ')).toMatch(/kept: their like would add \d\.\d points of polish/);
+  });
+
+  test('one that can be repaired is sound, one that is worn out is not', () => {
+    expect(gyuto(owning('chipped'))?.isAgain).toBe(true);
+    expect(gyuto(owning('worn-out'))?.isAgain).toBe(false);
+    const bread = owning('keen').buyable.find(({ type }) => type?.id === 'bread');
+    expect(bread?.counted).toEqual(bread?.rows);
+  });
 });

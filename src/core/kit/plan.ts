@@ -14,7 +14,7 @@ import { monthOf } from './order';
 import { BLANK_STEP, bladeFigures, contextOf, lowerFirst, round, stepOf } from './planStep';
 import { saveUp } from './saveUp';
 import { lengthWanted } from './story';
-import { EDGE, GUIDANCE, SCORE_WORDS } from '../constants';
+import { EDGE, GUIDANCE, SCORE_WORDS, WORTH } from '../constants';
 import { minutesServedBy } from './strip';
 import { upkeepFor, type Upkeep } from './upkeep';
 import { warningsFor } from './warnings';
@@ -143,6 +143,14 @@ function serviceStep(bench: Workbench, knives: readonly Candidate[], before: num
   };
 }
 
+/** That sound knives are kept, where their like would add something. */
+const keptWords = ({ polishGivenUp }: Workbench): string[] =>
+  polishGivenUp < WORTH.halfPoint.value
+    ? []
+    : [
+        `The sound knives you own are kept: their like would add ${(100 * polishGivenUp).toFixed(1)} points of polish, and no work is brought out of a struggle by it.`,
+      ];
+
 /** Steps with their places, and the months that pay for them. */
 function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: readonly PlanStep[]): PlanStep[] {
   let spent = 0;
@@ -231,7 +239,7 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }:
     unserved: unserved(bench, all),
     lengthWanted: lengthWanted(bench),
     warnings: warningsFor(bench, all, unmet),
-    assumed: bench.assumed,
+    assumed: [...bench.assumed, ...keptWords(bench)],
     ...(copies.length > 0 ? { copies } : {}),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },

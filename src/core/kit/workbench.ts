@@ -45,6 +45,8 @@ export interface Workbench extends Making, Sold {
   problem: Problem;
   /** What a new knife counts beside a sound owned one of its kind: as little as gives up no more polish than {@link WORTH} allows. */
   counts: Counts;
+  /** Polish given up for keeping what is owned, coverage. */
+  polishGivenUp: number;
   school: SchoolId;
   /** What a wooden board in place of glass or stone costs, put aside before any knife; 0 where none is bought. */
   boardMinor: number;
@@ -246,10 +248,11 @@ function layOutFor(
       scale,
     };
   };
-  if (school === 'boxed-set') return { ...bench, problem: problemOf(inBox), counts: 'everything' };
+  if (school === 'boxed-set') return { ...bench, problem: problemOf(inBox), counts: 'everything', polishGivenUp: 0 };
   const countedAs = (counts: Counts) => {
     const buyable = besideOwned(wares, owned, loads, counts);
-    return { ...bench, buyable, counts, problem: problemOf(reduced(buyable, slots, school, reference, scale)) };
+    const problem = problemOf(reduced(buyable, slots, school, reference, scale));
+    return { ...bench, buyable, counts, problem, polishGivenUp: 0 };
   };
   const all = countedAs('everything');
   const strict = countedAs('rescue');
@@ -257,10 +260,11 @@ function layOutFor(
   const coverage = ({ problem }: { problem: Problem }) =>
     coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
   const most = coverage(all);
-  const isEnough = (each: { problem: Problem }) => most - coverage(each) <= WORTH.polishGivenUp.value;
-  if (isEnough(strict)) return strict;
-  const well = countedAs('done well');
-  return isEnough(well) ? well : all;
+  for (const each of [strict, countedAs('done well')]) {
+    const polishGivenUp = Math.max(0, most - coverage(each));
+    if (polishGivenUp <= WORTH.polishGivenUp.value) return { ...each, polishGivenUp };
+  }
+  return all;
 }
 
 /** The candidates of a choice. */
