@@ -80,6 +80,8 @@ export function asserted<T extends { choice: Choice }>(problem: Problem, found: 
 
 export class Chooser {
   private readonly kit: KitValue;
+  /** For what is only tried beside it. */
+  private readonly spare: KitValue;
   private readonly prices: Float64Array;
   private readonly costs: Float64Array;
   private readonly surcharges: Float64Array;
@@ -91,6 +93,7 @@ export class Chooser {
   constructor(private readonly problem: Problem) {
     const { candidates, scale, demand } = problem;
     this.kit = new KitValue(demand);
+    this.spare = new KitValue(demand);
     this.prices = new Float64Array(candidates.map((c) => c.priceMinor));
     this.costs = new Float64Array(candidates.map((c) => costOf(c, scale)));
     this.kinds = candidates.map(pieceKind);
@@ -106,9 +109,9 @@ export class Chooser {
   }
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
-  load(choice: Choice, without = -1): KitValue {
+  load(choice: Choice, without = -1, into = this.kit): KitValue {
     const { owned, given, candidates } = this.problem;
-    const kit = this.kit.clear();
+    const kit = into.clear();
     const replaced = new Set<number>();
     for (let p = 0; p < choice.length; p++) {
       if (p === without) continue;
@@ -196,8 +199,14 @@ export class Chooser {
       const price = this.prices[index] ?? 0;
       const c = candidates[index];
       if (!c || price > room || (most[index] ?? 0) < best.worth) return;
-      const gain = c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
-      const net = gain - this.costOfOne(index);
+      const cost = this.costOfOne(index);
+      let gain = kit.gain(c.counted);
+      if (c.owned !== null) {
+        // putting right adds at most what the knife would add beside its dull self
+        if (gain - cost <= 0) return;
+        gain = this.careGain(choice, place, index, kit);
+      }
+      const net = gain - cost;
       const worth = byMoney ? net / (price + scale.keepMinor) : net;
       if (c.owned === null) most[index] = worth;
       if (worth < best.worth || (worth === best.worth && index > best.index)) return;
@@ -211,14 +220,11 @@ export class Chooser {
     return best;
   }
 
-  /** What putting an owned knife right adds; the kit is loaded again as it was. */
+  /** What putting an owned knife right adds to what is in the kit. */
   private careGain(choice: Choice, place: number, index: number, kit: KitValue): number {
-    const before = kit.value();
-    const tried = new Int32Array(choice);
+    const tried = choice.slice();
     tried[place] = index;
-    const after = this.value(tried);
-    this.load(choice, place);
-    return after - before;
+    return this.load(tried, -1, this.spare).value() - kit.value();
   }
 
   /** Fills empty places one by one, required first, while that is worth its price. */

@@ -44,7 +44,7 @@ export function startingKit(problem: Problem, kindred: readonly number[]): Choic
 }
 
 /** Work after which a search stops proving and states its gap, figures compared: some seconds at most. */
-export const ENOUGH_WORK = 3e8;
+export const ENOUGH_WORK = 1.5e8;
 /** Nodes between two breaths. */
 export const SLICE = 20;
 

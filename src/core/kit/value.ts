@@ -113,7 +113,6 @@ export class KitValue {
   /** By role: the figure of the row that serves it. */
   private readonly tops: Float64Array;
   private readonly paired: Float64Array;
-  private readonly tried = new Float64Array(KEPT);
   private count = 0;
 
   constructor(demand: Demand) {
@@ -160,15 +159,15 @@ export class KitValue {
     return this;
   }
 
-  /** What one more row would add to a pair. */
+  /** What one more row would add to a pair: it takes one role, and the best of the others the other. */
   private pairGain(p: number, row: Float64Array): number {
     const pair = this.pairs[p];
     if (!pair) return 0;
     const [one, other] = pair;
-    const { tried, paired } = this;
-    for (let k = 0; k < KEPT; k++) tried[k] = paired[KEPT * p + k] ?? 0;
-    keep(tried, 0, one.weight * (row[one.column] ?? 0), other.weight * (row[other.column] ?? 0), this.count + 1);
-    return pairAt(tried, 0) - pairAt(paired, KEPT * p);
+    const at = KEPT * p;
+    const asOne = one.weight * (row[one.column] ?? 0) + (this.paired[at + 3] ?? 0);
+    const asOther = other.weight * (row[other.column] ?? 0) + (this.paired[at] ?? 0);
+    return Math.max(0, Math.max(asOne, asOther) - pairAt(this.paired, at));
   }
 
   /** Worth of the rows added so far; `rescues`: with what rescued work weighs in the choice. */
