@@ -2,8 +2,8 @@ import type { BladeModel } from '../blade/schema';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { perStep, type Plan } from '../formats/planFile';
 import type { Reference } from '../reference';
-import { chooseKit, THOROUGH } from './choose';
-import { planFrom, proofOf, stepsOf } from './plan';
+import { chooseKit, QUICK, THOROUGH } from './choose';
+import { planFrom, proofOf, quickBench, stepsOf } from './plan';
 import type { SchoolId } from './schools';
 import { proveBest, type Proven } from './prove';
 import { toTheEnd } from './sizes';
@@ -23,13 +23,17 @@ export interface Planned {
 export function* planning(bench: Workbench): Generator<Proven, Planned> {
   const plain = yield* proveBest(bench);
   const serviced = bench.serviced ? yield* proveBest(bench.serviced) : null;
-  const best = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
-  const { proof, on } = best;
-  const chosen = coverageDecides(on, chooseKit(on.problem, THOROUGH, proof));
-  const plan = planFrom(on, { chosen });
-  const gap = serviced ? Math.max(0, Math.max(plain.proof.bound, serviced.proof.bound) - proof.value) : proof.gap;
+  const { proof, on } = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
   const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
-  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap: proven ? 0 : gap }) }, bench: on };
+  const bound = Math.max(plain.proof.bound, serviced?.proof.bound ?? 0);
+  const found = { bench: on, chosen: chooseKit(on.problem, THOROUGH, proof) };
+  // where the proof had to stop, the first answer may have been the better kit
+  const quick = proven ? null : quickBench(bench, QUICK);
+  const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
+  const chosen = coverageDecides(best.bench, best.chosen);
+  const plan = planFrom(best.bench, { chosen });
+  const gap = proven ? 0 : Math.max(0, bound - chosen.worth);
+  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap }) }, bench: best.bench };
 }
 
 /** {@link planning} to its end. */
