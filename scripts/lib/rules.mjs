@@ -21,14 +21,14 @@ export const RULES = [
   {
     name: 'beside a sound knife its like counts only what it rescues',
     file: 'kit/candidates.ts',
-    from: 'if (alike.length === 0) return { ...c, counted: c.rows, isAgain };',
-    to: 'return { ...c, counted: c.rows, isAgain };',
+    from: "counts === 'rescue' ? 1 - ramp(had, none, enough) : 1;",
+    to: '1;',
   },
   {
     name: 'at most five points are given up for keeping a sound knife',
     file: 'kit/workbench.ts',
-    from: 'coverage(polished) - coverage(kept) > WORTH.polishGivenUp.value',
-    to: 'false',
+    from: 'if (polishGivenUp <= WORTH.polishGivenUp.value) return',
+    to: 'return',
   },
   {
     name: 'a point has a price',
