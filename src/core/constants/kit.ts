@@ -50,12 +50,15 @@ export const PEOPLE = {
   rawBesideVegetables: c(0.05, 'share', 'raw flesh cut while vegetables wait', 'house judgement'),
   rawOwnKnife: c(0.3, 'share', 'the same where raw meat has a knife of its own', 'house judgement'),
   leastRole: c(0.004, 'share', 'a further knife wanted more seldom than this is not counted', 'house judgement'),
+  sharedFrom: c(3, 'people', 'with so many at work knives go from hand to hand', 'house judgement'),
   classes: c(3, 'hands', 'more different hands than this are counted as so many', 'house judgement'),
   childHandMm: c(148, 'mm', 'a new cook with a smaller hand is a child', 'house judgement'),
 } as const;
 
 /** Constants of the week's work (handbook 3). */
 export const LOAD = {
+  weekly: c(52, 'times a year', 'work done at least weekly is brought out of a struggle first', 'handbook'),
+  pressing: c(2, 'matters', 'so is work that matters this much', 'handbook'),
   exponent: c(0.6, 'exponent', 'twice the minutes matter less than twice as much', 'handbook'),
   occasional: c(6, 'times a year', 'done less often a loan or a workaround may do', 'handbook'),
   wholeUpTo: c(8, 'portions', 'a joint, a squash or a cake stays one up to here', 'house judgement'),
@@ -104,4 +107,27 @@ export const DOUBT = {
   close: c(0.4, 'share', 'and one that is a close call; below it a toss-up', 'house judgement'),
   load: c(0.25, 'standard deviation', 'loads by a quarter', 'handbook'),
   usefulness: c(0.025, 'standard deviation', 'what a blade is worth by a fortieth', 'house judgement'),
+} as const;
+
+/** What an owned knife is taken for until it is measured, beside the middling figures of its type. */
+export const TYPICAL = {
+  longButchery: c(220, 'mm', 'butchery blades from this length on are for long cuts', 'trade practice'),
+  smallHeel: c(32, 'mm', 'kinds no taller than this are small knives', 'trade practice'),
+  midShare: c(0.6, 'share', 'of the taper that is left at mid blade', 'trade practice'),
+  stout: c(3.5, 'mm', 'spine from which an edge is ground thick', 'trade practice'),
+  stoutEdge: c(0.6, 'mm', 'thickness behind such an edge', 'trade practice'),
+  edge: c(0.35, 'mm', 'thickness behind any other', 'trade practice'),
+  hardFrom: c(60, 'HRC', 'kinds this hard are taken for hard stainless', 'trade practice'),
+  pitchSmall: c(3, 'mm', 'teeth of small knives', 'trade practice'),
+  pitch: c(6, 'mm', 'teeth of the others', 'trade practice'),
+  small: {
+    handleLength: c(105, 'mm', 'handle of a small knife', 'trade practice'),
+    handleHeight: c(19, 'mm', 'its height', 'trade practice'),
+    handleThickness: c(14.5, 'mm', 'its thickness', 'trade practice'),
+  },
+  large: {
+    handleLength: c(122, 'mm', 'handle of any other', 'trade practice'),
+    handleHeight: c(23.5, 'mm', 'its height', 'trade practice'),
+    handleThickness: c(18.5, 'mm', 'its thickness', 'trade practice'),
+  },
 } as const;

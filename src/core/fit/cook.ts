@@ -19,9 +19,6 @@ export interface CookContext {
   asksFor: readonly string[];
 }
 
-/** With more at work at once than this, knives go from hand to hand. */
-const SHARED_FROM = 2;
-
 /** A cook who is new to it and has a child's hand: a child's work is theirs, and no one else's knife is changed for them. */
 const isChild = ({ handLengthMm, experience }: Cook): boolean =>
   experience === 'new' && handLengthMm < PEOPLE.childHandMm.value;
@@ -43,7 +40,7 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
       habits: kitchen.habits,
       hoursPerWeek,
       length: wantedLength(cook, kitchen, loads),
-      shared: kitchen.cooksAtOnce > SHARED_FROM,
+      shared: kitchen.cooksAtOnce >= PEOPLE.sharedFrom.value,
       sliceToMm: sliceLengthMm(cook, kitchen.board),
       asksFor: kitchen.limits.must,
     }))

@@ -1,4 +1,4 @@
-import { FIT } from '../constants';
+import { FIT, LOAD } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import type { Cook, Kitchen } from '../kitchen/kitchen';
 
@@ -38,7 +38,7 @@ export function wantedLength(
     move(r.bigBatches.value, `Big batches, ${kitchen.portions} portions`);
   const large = loads.filter(
     ({ task, timesPerYear }) =>
-      timesPerYear >= 52 &&
+      timesPerYear >= LOAD.weekly.value &&
       (task.widthMm >= r.largeFoodMm.value || task.heightMm >= r.tallFoodMm.value) &&
       boardTask(task.motions),
   );

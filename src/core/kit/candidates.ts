@@ -1,6 +1,6 @@
 import type { BladeModel, BladeType } from '../blade/schema';
 import { hardness } from '../blade/strength';
-import { EDGE, SCORE_WORDS, UPKEEP, WORTH } from '../constants';
+import { EDGE, SCORE_WORDS, TYPICAL, UPKEEP, WORTH } from '../constants';
 import type { Tool } from '../cutting/dish';
 import type { TaskLoad } from '../cutting/load';
 import { isGroundTooAcute, isSharpened, type EdgeCare, type EdgeLife } from '../edge/keenness';
@@ -91,9 +91,6 @@ export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
 }
 
-/** Butchery blades from this length on are for long cuts, mm. */
-const LONG_BUTCHERY = 220;
-
 /**
  * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
  * (handbook 1.5), a slicer by what is sliced long, a bread knife by bread. General, vegetable and small knives always are.
@@ -105,7 +102,7 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
       return does((t) => t.group === 'Fish and shellfish');
     case 'butchery':
       // a butcher's long sweep is for primals and steaks; the others for what is really taken apart
-      return type.lengthMm[0] >= LONG_BUTCHERY
+      return type.lengthMm[0] >= TYPICAL.longButchery.value
         ? does((t) => t.group === 'Raw meat and poultry' && t.long)
         : does(
             (t) => t.group === 'Raw meat and poultry' || t.motions[0] === 'cleave' || t.group === 'Fish and shellfish',

@@ -1,4 +1,4 @@
-import { PEOPLE, WORTH } from '../constants';
+import { LOAD, PEOPLE, WORTH } from '../constants';
 import type { TaskLoad } from '../cutting/load';
 import { workKind, type WorkKind } from '../cutting/work';
 import type { CookContext } from '../fit/cook';
@@ -108,7 +108,7 @@ export const isPooled = (hands: readonly Hand[], people: number): boolean => han
 
 /** Weekly work, or work that matters: what is brought out of a struggle before anything is polished (handbook 8.1). */
 export const isPressing = ({ task, weight, matters, timesPerYear }: TaskLoad): boolean =>
-  weight > 0 && !task.atTable && (matters >= 2 || timesPerYear >= 52);
+  weight > 0 && !task.atTable && (matters >= LOAD.pressing.value || timesPerYear >= LOAD.weekly.value);
 
 const pressing = new WeakMap<readonly TaskLoad[], readonly number[]>();
 

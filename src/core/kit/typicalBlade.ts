@@ -1,3 +1,4 @@
+import { TYPICAL } from '../constants';
 import type { BladeModel, BladeType } from '../blade/schema';
 import type { Owned } from '../kitchen/kitchen';
 
@@ -17,7 +18,8 @@ export function typicalBlade(
   const bevel = type.bevels[0] ?? 'double';
   const spineHeelMm = middle(type.spineHeelMm);
   const spineTipMm = middle(type.spineTipMm);
-  const small = type.heelHeightMm[1] <= 32;
+  const small = type.heelHeightMm[1] <= TYPICAL.smallHeel.value;
+  const handle = small ? TYPICAL.small : TYPICAL.large;
   return {
     id: `typical-${type.id}`,
     maker: 'Unknown',
@@ -26,7 +28,7 @@ export function typicalBlade(
     lengthMm,
     heelHeightMm: along(type.heelHeightMm),
     spineHeelMm,
-    spineMidMm: spineTipMm + (spineHeelMm - spineTipMm) * 0.6,
+    spineMidMm: spineTipMm + (spineHeelMm - spineTipMm) * TYPICAL.midShare.value,
     spineTipMm,
     flatShare: middle(type.flatShare),
     bellyMm: along(type.bellyMm),
@@ -34,19 +36,19 @@ export function typicalBlade(
     spineLine: 'straight',
     flex: middle(type.flex),
     grind: 'flat',
-    behindEdgeMm: spineHeelMm > 3.5 ? 0.6 : 0.35,
+    behindEdgeMm: spineHeelMm > TYPICAL.stout.value ? TYPICAL.stoutEdge.value : TYPICAL.edge.value,
     edgeAngleDeg: middle(type.edgeAngleDeg),
     edgeAngleBackDeg: bevel === 'single' ? 0 : middle(type.edgeAngleDeg),
     bevel,
     handed: bevel === 'double' ? 'either' : hand,
     microBevel: false,
     serration,
-    serrationPitchMm: serration === 'none' ? 0 : small ? 3 : 6,
+    serrationPitchMm: serration === 'none' ? 0 : small ? TYPICAL.pitchSmall.value : TYPICAL.pitch.value,
     surface: 'polished',
     handleStyle: 'western',
-    handleLengthMm: small ? 105 : 122,
-    handleHeightMm: small ? 19 : 23.5,
-    handleThicknessMm: small ? 14.5 : 18.5,
+    handleLengthMm: handle.handleLength.value,
+    handleHeightMm: handle.handleHeight.value,
+    handleThicknessMm: handle.handleThickness.value,
     handleOffsetMm: 0,
     handleHanded: 'either',
     tang: 'full',
@@ -54,7 +56,7 @@ export function typicalBlade(
     easedSpine: true,
     weightG: along(type.weightG),
     balanceMm: 0,
-    steel: owned.steel ?? (middle(type.hrc) >= 60 ? 'hard-stainless' : 'soft-stainless'),
+    steel: owned.steel ?? (middle(type.hrc) >= TYPICAL.hardFrom.value ? 'hard-stainless' : 'soft-stainless'),
     hrc: middle(type.hrc),
     priceMinor: 0,
     currency: 'EUR',

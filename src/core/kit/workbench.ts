@@ -1,5 +1,5 @@
 import type { BladeModel } from '../blade/schema';
-import { EDGE, UPKEEP, WORTH } from '../constants';
+import { EDGE, LOAD, UPKEEP, WORTH } from '../constants';
 import { taskDone, taskLoads, type TaskLoad } from '../cutting/load';
 import type { EdgeCare } from '../edge/keenness';
 import { cookContexts, workingCooks, type CookContext } from '../fit/cook';
@@ -129,8 +129,8 @@ function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonl
   const work = loads.map(({ task, minutesPerWeek, timesPerYear, matters }) => [
     task.id,
     minutesPerWeek,
-    timesPerYear >= 52,
-    matters >= 2,
+    timesPerYear >= LOAD.weekly.value,
+    matters >= LOAD.pressing.value,
     kitchen.sizes.get(task.id),
   ]);
   const { habits, tastes, currency, seats, cooksAtOnce } = kitchen;
