@@ -1,7 +1,17 @@
 // A private PostgreSQL cluster: loopback only, its own port, password in a 0600 file, never run as root.
 import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { connect } from 'node:net';
 import { dirname, join } from 'node:path';
 import { installDebian } from './debian.mjs';
@@ -72,28 +82,66 @@ function readRunning(folder) {
   }
 }
 
-async function create(bin, folder, user, passwordFile) {
-  say('• creating the database cluster…');
-  // an attempt that was cut off leaves an unfinished folder behind
-  rmSync(folder, { recursive: true, force: true });
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
-  if (user.uid !== undefined) chownSync(folder, user.uid, user.gid);
+/** Whether a folder holds a database: such a folder is never removed. */
+const holdsDatabase = (folder) => existsSync(join(folder, 'PG_VERSION'));
+
+function newPassword(passwordFile) {
   const password = randomBytes(24).toString('hex');
   writeFileSync(passwordFile, password, { mode: 0o600 });
   chmodSync(passwordFile, 0o600);
+  return password;
+}
+
+/** Makes the cluster beside its place and moves it there once it is whole, so that what stands there is always whole. */
+async function create(bin, folder, user, passwordFile) {
+  say('• creating the database cluster…');
+  if (existsSync(folder) && readdirSync(folder).length > 0) {
+    const aside = `${folder}.aside-${Date.now()}`;
+    renameSync(folder, aside);
+    say(`  what stood in ${folder} is no database; it was moved to ${aside}`);
+  }
+  rmSync(folder, { recursive: true, force: true });
+  const fresh = `${folder}.fresh`;
+  // an attempt that was cut off left this behind; no server ever ran on it
+  rmSync(fresh, { recursive: true, force: true });
+  mkdirSync(fresh, { recursive: true, mode: 0o700 });
+  if (user.uid !== undefined) chownSync(fresh, user.uid, user.gid);
   const handed = join(dirname(folder), `.first-password-${process.pid}`);
-  writeFileSync(handed, password, { mode: 0o600 });
+  writeFileSync(handed, newPassword(passwordFile), { mode: 0o600 });
   if (user.uid !== undefined) chownSync(handed, user.uid, user.gid);
   try {
     await run(
       join(bin, 'initdb'),
-      ['-D', folder, '-U', 'scabbard', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=scram-sha-256', `--pwfile=${handed}`],
+      ['-D', fresh, '-U', 'scabbard', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=scram-sha-256', `--pwfile=${handed}`],
       { ...user, cwd: '/' },
     );
-    writeFileSync(join(folder, 'INITIALISED'), '');
+    renameSync(fresh, folder);
   } finally {
     rmSync(handed, { force: true });
   }
+}
+
+/** Gives the database a new password where the file with the old one is gone: by its own single-user mode, which asks for none. */
+function resetPassword(bin, folder, user, passwordFile) {
+  say('• the database’s password file is gone: setting a new password…');
+  const password = newPassword(passwordFile);
+  const { status, stderr } = spawnSync(join(bin, 'postgres'), ['--single', '-D', folder, 'postgres'], {
+    ...user,
+    cwd: '/',
+    input: `ALTER ROLE scabbard PASSWORD '${password}';\n`,
+  });
+  if (status === 0) return;
+  rmSync(passwordFile, { force: true });
+  throw new Stop(
+    `The password of the database in ${folder} is lost and no new one could be set (${String(stderr).trim().split('\n').at(-1)}). The database itself is untouched.`,
+  );
+}
+
+/** A cluster that can be started and whose password is known. */
+async function ensureCluster(bin, folder, user, passwordFile) {
+  if (!holdsDatabase(folder)) await create(bin, folder, user, passwordFile);
+  else if (!existsSync(passwordFile) || readFileSync(passwordFile, 'utf8').trim() === '')
+    resetPassword(bin, folder, user, passwordFile);
 }
 
 async function startServer(bin, folder, user, portFile) {
@@ -151,10 +199,13 @@ export async function openDatabase(name, database) {
   if (running && (await answers(running.port))) port = running.port;
   else {
     if (running === null) rmSync(join(folder, 'postmaster.pid'), { force: true });
-    if (!existsSync(join(folder, 'INITIALISED')) || !existsSync(passwordFile))
-      await create(bin, folder, user, passwordFile);
+    await ensureCluster(bin, folder, user, passwordFile);
     port = await startServer(bin, folder, user, join(place, 'port'));
   }
+  if (!existsSync(passwordFile))
+    throw new Stop(
+      `The database runs, and the file with its password, ${passwordFile}, is gone. Stop the other command that uses it and start again: a new password is set then, and nothing is lost.`,
+    );
   const password = readFileSync(passwordFile, 'utf8');
   const env = { ...process.env, PGPASSWORD: password };
   const connection = ['-h', '127.0.0.1', '-p', String(port), '-U', 'scabbard'];
