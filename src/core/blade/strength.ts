@@ -27,5 +27,5 @@ export function edgeStrength(
   const thick = Math.pow(blade.behindEdgeMm / f.thick.value, f.thickPower.value);
   const hard = 1 - f.perHrc.value * Math.max(0, hardness(blade) - f.soft.value);
   const carried = blade.microBevel ? f.microBevel.value : 1;
-  return f.reference.value * tough * keen * thick * Math.max(f.hardLeast.value, hard) * carried;
+  return f.reference.value * tough * keen * thick * hard * carried;
 }

@@ -19,7 +19,6 @@ export const FIT = {
     perHrc: c(0.015, 'per HRC', 'what hardness costs beyond the family’s toughness', 'house judgement'),
     microBevel: c(1.2, 'factor', 'a micro-bevel carries the edge', 'trade practice'),
     unevenFront: c(0.7, 'share', 'of an uneven edge the front bevel does most', 'geometry'),
-    hardLeast: c(0.3, 'factor', 'however hard, so much is left', 'house judgement'),
   },
   hold: {
     finger: c(0.19, 'of palm breadth', 'thickness of the fingers round a handle', 'geometry'),

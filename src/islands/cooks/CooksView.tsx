@@ -137,8 +137,9 @@ function Wanted({
       <h2 id="wanted">
         A general knife of{' '}
         <span className="figure">
-          {from}–{to} mm
-        </span>
+          {from}–{to}
+        </span>{' '}
+        mm
       </h2>
       {band && short && long && (
         <LengthDrawing

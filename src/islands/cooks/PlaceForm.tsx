@@ -1,6 +1,8 @@
 import { Chip, Switch } from '@mantine/core';
 import { FOODS_AVOIDED } from '../../core/cutting/words';
+import { UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
 import { Choice, Field, Figure } from '../shared/Field';
 import { Picks } from '../shared/Picks';
 import type { QuestionProps } from '../shared/useKitchen';
@@ -38,6 +40,8 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
     update((k) => ({ ...k, board: { ...k.board, ...change } }));
   const setHabit = (change: NonNullable<typeof kitchen.habits>) =>
     update((k) => ({ ...k, habits: { ...k.habits, ...change } }));
+  const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
+  const usualPrice = convertMinor(100 * UPKEEP.sharpeningEur.professional.value, CATALOGUE_CURRENCY, currency);
   const size = `${board.lengthMm}x${board.widthMm}`;
   return (
     <div className={css.form}>
@@ -151,6 +155,10 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
             max={1_000_000}
             step={0.01}
             value={habits.sharpeningPrice ?? null}
+            unsaid={{
+              holds: `usually ${showMoney(usualPrice, currency)}`,
+              onEmptied: () => setHabit({ sharpeningPrice: undefined }),
+            }}
             onChange={(sharpeningPrice) => setHabit({ sharpeningPrice })}
           />
           {habits.sharpening === 'professional' && (
@@ -160,6 +168,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
               max={52}
               step={0.5}
               value={habits.visitsPerYear ?? null}
+              unsaid={{ holds: 'when due, 2 to 4', onEmptied: () => setHabit({ visitsPerYear: undefined }) }}
               onChange={(visitsPerYear) => setHabit({ visitsPerYear })}
             />
           )}

@@ -18,9 +18,7 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
   const { away } = cutting;
   return (
     <section className={css.load} aria-labelledby="load">
-      <h2 id="load">
-        Your week: <span className="figure">{asTime(cutting.minutesPerWeek)}</span> of cutting
-      </h2>
+      <h2 id="load">Your week: {asTime(cutting.minutesPerWeek)} of cutting</h2>
       <div className={css.chart}>
         <Bar
           aria-label={`Minutes a week by kind of work: ${groups.map((g) => `${g.group} ${minutes(g.minutes)}`).join(', ')}`}

@@ -66,8 +66,8 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
           {proof.gap === null
             ? 'Whether more can be had for this money is still being worked out.'
             : proof.best
-              ? 'Proven: for this money no kit covers more than a point and a half beyond this one, which stays in the purse.'
-              : `For this money no kit covers more than ${((proof.gap + 0.015) * 100).toFixed(1)} points beyond this one.`}
+              ? 'Proven: no kit within these limits is worth more here, price and keeping counted.'
+              : `No kit within these limits is worth more than ${(proof.gap * 100).toFixed(1)} points beyond this one.`}
         </p>
       </Part>
     </div>

@@ -150,8 +150,8 @@ export default function MoneyPanel({
           </table>
         )}
         <p className="faded">
-          The curve’s kits are found, not proven; tools and sharpening are counted in. The plan spends less than the
-          best kit: it leaves the last point and a half in the purse.
+          The curve’s kits are found, not proven; tools and sharpening are counted in. The plan stops where a point more
+          would cost beyond what it is worth here.
         </p>
       </div>
     </div>

@@ -54,6 +54,7 @@ export function Figure({
   max,
   step = 1,
   disabled = false,
+  unsaid,
   onChange,
 }: {
   label: string;
@@ -62,6 +63,8 @@ export function Figure({
   max: number;
   step?: number;
   disabled?: boolean;
+  /** Where the number may be left unsaid: what holds then, and what to do when it is emptied. */
+  unsaid?: { holds: string; onEmptied: () => void };
   onChange: (value: number) => void;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
@@ -74,10 +77,12 @@ export function Figure({
       max={max}
       step={step}
       disabled={disabled}
+      placeholder={unsaid?.holds}
       value={typed ?? (value === null ? '' : String(value))}
       onBlur={() => setTyped(null)}
       onChange={(e) => {
         setTyped(e.currentTarget.value);
+        if (e.currentTarget.value === '' && e.currentTarget.validity.valid) unsaid?.onEmptied();
         const number = e.currentTarget.valueAsNumber;
         const whole = step % 1 !== 0 || Number.isInteger(number);
         if (number >= min && number <= max && whole) onChange(number);
