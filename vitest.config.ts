@@ -12,6 +12,7 @@ export default defineConfig({
           name: 'core',
           include: ['{src,data,cli,scripts}/**/*.test.ts'],
           maxWorkers: 2,
+          setupFiles: ['src/core/testing/seed.ts'],
           sequence: { groupOrder: 1 },
         },
       },

@@ -1,3 +1,4 @@
+import { request } from 'node:http';
 import { expect, test } from 'vitest';
 import { z } from 'zod';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
@@ -154,4 +155,25 @@ test('snapshots and scenarios are kept beside their kitchen, for its workspace a
   expect((await send(one, 'DELETE', '', theirs)).status).toBe(404);
   expect((await send(one, 'DELETE', '', mine)).status).toBe(204);
   expect((await send(one, 'DELETE', '', mine)).status).toBe(404);
+});
+
+test('unknown methods are refused before anything else, and no image is made for whoever asks', async () => {
+  const asked = (method: string, path: string) =>
+    new Promise<{ status: number | undefined; allow: string | undefined; cookies: string[] }>((resolve, reject) => {
+      request(`${address}${path}`, { method }, (response) => {
+        response.resume();
+        const { allow, 'set-cookie': cookies = [] } = response.headers;
+        resolve({ status: response.statusCode, allow, cookies });
+      })
+        .once('error', reject)
+        .end();
+    });
+  for (const method of ['TRACE', 'PROPFIND', 'SEARCH']) {
+    const { status, allow, cookies } = await asked(method, '/');
+    expect([method, status, cookies]).toEqual([method, 405, []]);
+    expect(allow).toContain('GET');
+  }
+  const picture = encodeURIComponent('/favicon.svg');
+  for (const path of ['/_image', `/_image?href=${picture}&w=9000&f=webp`, `//_image?href=${picture}`, '/_image/'])
+    expect([path, (await asked('GET', path)).status]).toEqual([path, 404]);
 });

@@ -33,7 +33,7 @@ export const RULES = [
   {
     name: 'a point has a price',
     file: 'kit/worth.ts',
-    from: 'return Math.max(least, paid + (step.dislike ?? 0));',
+    from: 'return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);',
     to: 'return least;',
   },
   {

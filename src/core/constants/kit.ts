@@ -22,6 +22,12 @@ export const WORTH = {
     even: c(1, 'factor', 'the usual', 'handbook'),
     generous: c(3, 'factor', 'money put where it does something', 'handbook'),
   },
+  dearer: c(
+    0.001,
+    'share',
+    'of its price that counts even where a least cost hides it: the cheaper of equals',
+    'house judgement',
+  ),
   halfPoint: c(0.005, 'coverage', 'a step adds at least this', 'handbook'),
   secondOfType: c(0.02, 'coverage', 'a second piece for one kind of work adds at least this', 'handbook'),
   secondGeneral: c(0.03, 'coverage', 'a second all-round knife for one cook adds at least this', 'house judgement'),

@@ -432,8 +432,8 @@ export function toolSteps(making: Making): Candidate[] {
 }
 
 /**
- * Drops what can never be the better choice: a candidate that another of its kind, or one whose price makes a second piece of its kind no
- * dearer, equals or beats in everything for no more money. Of two equals the one first by id stays, so that the order of the catalogue changes
+ * Drops what can never be the better choice: a candidate that another of its kind, or one of another kind that costs no more even as a second
+ * piece of its own, equals or beats in everything for no more money. Of two equals the one first by id stays, so that the order of the catalogue changes
  * nothing. `lowest` is the least a candidate may come to cost with an offer.
  */
 export function withoutDominated(
@@ -451,7 +451,8 @@ export function withoutDominated(
   const kinds = candidates.map(kindOfWork);
   const beats = (a: number, b: number): boolean => {
     if ((price[a] ?? 0) > (least[b] ?? 0) || (cost[a] ?? 0) > (leastCost[b] ?? 0)) return false;
-    if ((extra[a] ?? 0) > 0 && kinds[a] !== kinds[b]) return false;
+    // beside one of its own kind it costs more, where the other might not
+    if (kinds[a] !== kinds[b] && (cost[a] ?? 0) + (extra[a] ?? 0) > (leastCost[b] ?? 0)) return false;
     const one = candidates[a];
     const other = candidates[b];
     if (!one || !other) return false;

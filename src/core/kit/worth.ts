@@ -56,12 +56,17 @@ const isThing = ({ action }: Candidate) => action === 'buy' || action === 'tool'
  * What a step costs in coverage, 0–1: price and keeping over the price of a point, and half a point at least, so that nothing is proposed that
  * adds less. Two points at least beside an owned piece of its kind.
  */
-export function costOf(step: Candidate, { pointMinor, keepMinor, inNumbers }: MoneyScale): number {
+export function costOf(step: Candidate, scale: MoneyScale): number {
+  const { pointMinor, keepMinor, inNumbers } = scale;
   const point = step.isMain === true ? pointMinor * 2 : pointMinor;
   const paid = (step.priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
   const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
-  return Math.max(least, paid + (step.dislike ?? 0));
+  return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);
 }
+
+/** Where a least cost hides the price the cheaper of two is still the better: a thousandth of what the price comes to. */
+const dearer = ({ priceMinor }: Candidate, { pointMinor }: MoneyScale): number =>
+  (WORTH.dearer.value * priceMinor) / (100 * pointMinor);
 
 /** Least a second piece for one kind of work adds, coverage. */
 const leastAgain = ({ type }: Candidate): number =>
@@ -74,10 +79,11 @@ export const pieceKind = (step: Candidate): string | null => (step.action === 'b
  * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: what its price leaves of the least it must add, and of
  * all-round knives for one cook the same for each, so that a dear one does not excuse the other.
  */
-export function surchargeOf(step: Candidate, cost: number, { inNumbers, alone }: MoneyScale): number {
+export function surchargeOf(step: Candidate, cost: number, scale: MoneyScale): number {
+  const { inNumbers, alone } = scale;
   if (step.action !== 'buy' || inNumbers) return 0;
   if (alone && isAllRound(step.type)) return WORTH.secondGeneral.value - WORTH.halfPoint.value;
-  return Math.max(0, leastAgain(step) - cost);
+  return Math.max(0, leastAgain(step) + dearer(step, scale) - cost);
 }
 
 /** Price paid and kept over the price of a point, in points: what a plan tells as paid. */
