@@ -30,8 +30,9 @@ const same = (a: KitchenFile, b: KitchenFile) =>
  * How the stored kitchen stands to what the last page left unsaved: it has it all (`same`), it is an earlier state of it (`behind`), or somebody
  * else has written it (`foreign`).
  */
-export function standing(text: string, stored: Stored): 'same' | 'behind' | 'foreign' {
-  const left = parsed(leftSchema, text);
+export const standing = (text: string, stored: Stored) => standingOf(parsed(leftSchema, text), stored);
+
+function standingOf(left: z.infer<typeof leftSchema> | null, stored: Stored): 'same' | 'behind' | 'foreign' {
   if (!left) return 'foreign';
   if (same(left.kitchen, stored.kitchen)) return 'same';
   if (left.version === stored.version || (left.sent && same(left.sent, stored.kitchen))) return 'behind';
@@ -43,7 +44,8 @@ export function standing(text: string, stored: Stored): 'same' | 'behind' | 'for
  * as long as it ended with that kitchen.
  */
 export function takeUp(stored: Stored, historyText: string, leftText: string) {
-  const kitchen = standing(leftText, stored) === 'behind' ? (parsed(leftSchema, leftText)?.kitchen ?? null) : null;
+  const left = parsed(leftSchema, leftText);
+  const kitchen = left && standingOf(left, stored) === 'behind' ? left.kitchen : null;
   const read = parsed(historySchema, historyText);
   const goesOn = read && same(read.present, kitchen ?? stored.kitchen);
   return { kitchen, history: goesOn ? { past: read.past, future: read.future } : null };

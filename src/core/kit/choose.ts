@@ -1,7 +1,7 @@
 import { WORTH } from '../constants';
 import type { Candidate } from './candidates';
 import { ExactSearch, type Proof } from './exact';
-import { KitValue, type Demand } from './value';
+import { KitValue, loadKit, type Demand } from './value';
 import { costOf, costOfKit, pieceKind, surchargeOf, type MoneyScale } from './worth';
 
 /** A place in the kit with the candidates (by index) that may fill it. */
@@ -78,6 +78,18 @@ export function asserted<T extends { choice: Choice }>(problem: Problem, found: 
   return found;
 }
 
+/** Candidates in the first places they fit. */
+export function placed({ places }: Pick<Problem, 'places'>, kit: readonly number[]): Choice {
+  const choice = new Int32Array(places.length).fill(-1);
+  for (const candidate of kit) {
+    const place = places.findIndex(({ fits }, p) => (choice[p] ?? -1) < 0 && fits.includes(candidate));
+    if (place >= 0) choice[place] = candidate;
+  }
+  return choice;
+}
+
+const countedRows = ({ counted }: Candidate) => counted;
+
 export class Chooser {
   private readonly kit: KitValue;
   /** For what is only tried beside it. */
@@ -110,23 +122,13 @@ export class Chooser {
 
   /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
   load(choice: Choice, without = -1, into = this.kit): KitValue {
-    const { owned, given, candidates } = this.problem;
-    const kit = into.clear();
-    const replaced = new Set<number>();
+    const { candidates } = this.problem;
+    const steps: Candidate[] = [];
     for (let p = 0; p < choice.length; p++) {
-      if (p === without) continue;
-      const index = choice[p] ?? -1;
-      const candidate = index >= 0 ? candidates[index] : undefined;
-      if (candidate) {
-        kit.add(candidate.counted);
-        if (candidate.owned !== null) replaced.add(candidate.owned);
-      }
+      const candidate = p === without ? undefined : candidates[choice[p] ?? -1];
+      if (candidate) steps.push(candidate);
     }
-    owned.forEach((knife, i) => {
-      if (!replaced.has(i)) kit.add(knife.rows);
-    });
-    for (const row of given) kit.add(row);
-    return kit;
+    return loadKit(into, this.problem, steps, countedRows);
   }
 
   /** What a choice covers, with rescued work as the choice weighs it. */
@@ -227,6 +229,11 @@ export class Chooser {
     return this.load(tried, -1, this.spare).value() - kit.value();
   }
 
+  /** What a candidate in a place adds to what is in the kit. */
+  private gainOf(c: Candidate, choice: Choice, place: number, index: number, kit: KitValue): number {
+    return c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
+  }
+
   /** Fills empty places one by one, required first, while that is worth its price. */
   fill(choice: Choice, byMoney: boolean): Choice {
     const { places, budgetMinor, candidates } = this.problem;
@@ -274,12 +281,8 @@ export class Chooser {
         const kit = this.load(choice, p);
         this.standBeside(choice, p);
         const paid = now < 0 ? 0 : this.costOfOne(now);
-        const stands = now < 0 ? undefined : candidates[now];
-        const gain = !stands
-          ? 0
-          : stands.owned === null
-            ? kit.gain(stands.counted)
-            : this.careGain(choice, p, now, kit);
+        const stands = candidates[now];
+        const gain = stands ? this.gainOf(stands, choice, p, now, kit) : 0;
         const nowNet = gain - paid;
         // beside the rest a candidate adds at most what it adds to the whole and what the one that stands here adds
         const most = gains.map((g, i) => {
@@ -307,18 +310,11 @@ export class Chooser {
   /** A kindred kit, given by candidates, in its places; null where the money does not reach it. */
   seeded(seed: readonly string[]): Choice | null {
     const known = new Map(this.problem.candidates.map((c, i) => [c.id, i]));
-    const seeded = this.placed(seed.flatMap((id) => known.get(id) ?? []));
+    const seeded = placed(
+      this.problem,
+      seed.flatMap((id) => known.get(id) ?? []),
+    );
     return this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0 ? seeded : null;
-  }
-
-  /** Candidates in the first places they fit. */
-  private placed(kit: readonly number[]): Choice {
-    const choice = this.empty();
-    for (const candidate of kit) {
-      const place = this.problem.places.findIndex(({ fits }, p) => (choice[p] ?? -1) < 0 && fits.includes(candidate));
-      if (place >= 0) choice[place] = candidate;
-    }
-    return choice;
   }
 }
 
@@ -327,19 +323,13 @@ export class Chooser {
  * brings some of it out, the one that does so best for its price is taken (handbook 8.1: before any money stays unspent).
  */
 export function withRescues(problem: Problem, choice: Choice): Choice {
-  const { demand, candidates, places, budgetMinor, scale, owned, given } = problem;
+  const { demand, candidates, places, budgetMinor, scale } = problem;
   if (!Number.isFinite(budgetMinor)) return choice;
   const rescues = rescuesOf(demand);
   const kit = new Int32Array(choice);
   const least = WORTH.rescueLeast.value * (rescues.states[0]?.roles[0]?.weight ?? 0);
-  const now = new KitValue(rescues);
   const chosen = [...kit].flatMap((index) => candidates[index] ?? []);
-  const replaced = new Set(chosen.map((c) => c.owned));
-  for (const { counted } of chosen) now.add(counted);
-  owned.forEach(({ rows }, i) => {
-    if (!replaced.has(i)) now.add(rows);
-  });
-  for (const row of given) now.add(row);
+  const now = loadKit(new KitValue(rescues), problem, chosen, countedRows);
   for (let left = budgetMinor - priceOf(problem, kit); ;) {
     let best = { place: -1, index: -1, worth: 0 };
     const seen = new Set<readonly number[]>();

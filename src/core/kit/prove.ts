@@ -1,5 +1,5 @@
 import type { Candidate } from './candidates';
-import { affordable, chooseKit, ROUGH, type Problem } from './choose';
+import { affordable, chooseKit, placed, ROUGH, type Problem } from './choose';
 import { ExactSearch, PRECISION, type Proof } from './exact';
 import { offersFor, realPrice, taking, wishing, type Offer } from './offers';
 import {
@@ -9,7 +9,6 @@ import {
   ladder,
   LARGEST_SIZE,
   ofSize,
-  placed,
   requiredKnives,
   SLICE,
   type Rung,
@@ -216,7 +215,7 @@ function sized({ proof, on }: Proven, size: number): SizeProof {
 
 /**
  * The best kit of every size up to {@link LARGEST_SIZE} (or the places there are), each proven or with its gap. Yields what is known
- * after every slice of work, so that a caller may breathe or stop. First without offers, from the smallest up, as each is a start for the next;
+ * after every slice of work, so that a caller may breathe or stop. First without offers ({@link ladder});
  * then with them, from the largest down, as the money often buys fewer knives than there are places for: what is best with eight
  * places is then best with seven.
  */

@@ -1,6 +1,6 @@
 import type { Choice, Problem } from './choose';
 import { inRoles, rolesOf, worthInRoles, type InRoles, type Roles } from './roles';
-import { KitValue } from './value';
+import { KitValue, loadKit } from './value';
 import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 
 /** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
@@ -204,14 +204,9 @@ export class Relaxation {
 
   /** What taken candidates are worth beside what is there: coverage less what they cost. */
   valueOf(taken: readonly { candidate: number }[]): number {
-    const { owned, given, candidates } = this.problem;
-    const kit = this.kit.clear();
-    const replaced = taken.map(({ candidate }) => candidates[candidate]?.owned ?? null);
-    owned.forEach(({ rows }, i) => {
-      if (!replaced.includes(i)) kit.add(rows);
-    });
-    for (const row of given) kit.add(row);
-    for (const { candidate } of taken) kit.add(candidates[candidate]?.counted ?? NO_ROW);
+    const { candidates } = this.problem;
+    const steps = taken.flatMap(({ candidate }) => candidates[candidate] ?? []);
+    const kit = loadKit(this.kit, this.problem, steps, ({ counted }) => counted);
     return kit.value() - this.costOfTaken(taken);
   }
 

@@ -1,4 +1,4 @@
-import { affordable, Chooser, takesKnives, type Choice, type Problem } from './choose';
+import { affordable, Chooser, placed, takesKnives, type Choice, type Problem } from './choose';
 import { ExactSearch, type Proof } from './exact';
 
 /** Most knives of which the best set is sought. */
@@ -21,16 +21,6 @@ export function knifePlaces(problem: Problem): number {
 /** How many knives a kit has to buy. */
 export function requiredKnives({ places, candidates }: Problem): number {
   return places.filter((place) => place.required && takesKnives(place, candidates)).length;
-}
-
-/** Candidates in the first places they fit. */
-export function placed({ places }: Problem, kit: readonly number[]): Choice {
-  const choice = new Int32Array(places.length).fill(-1);
-  for (const candidate of kit) {
-    const place = places.findIndex(({ fits }, p) => (choice[p] ?? -1) < 0 && fits.includes(candidate));
-    if (place >= 0) choice[place] = candidate;
-  }
-  return choice;
 }
 
 /** Where to start the search for a kit: the better of greedy by gain, greedy by money, and a kindred kit filled up. */

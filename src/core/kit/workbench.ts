@@ -30,7 +30,7 @@ import { chooseKit, ROUGH, type Choice, type Chosen, type Place, type Problem } 
 import { demandOf, isSameDemand } from './demand';
 import { isSchoolTool, schoolSlots, type SchoolId, type Slot } from './schools';
 import { scoringOf } from './scored';
-import { KitValue } from './value';
+import { KitValue, loadKit } from './value';
 import { moneyScale, rescueWorth, type MoneyScale } from './worth';
 
 /** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
@@ -254,9 +254,9 @@ function layOutFor(
     const problem = problemOf(reduced(buyable, slots, school, reference, scale));
     return { ...bench, buyable, counts, problem, polishGivenUp: 0 };
   };
-  const all = countedAs('everything');
   const strict = countedAs('rescue');
   if (!strict.buyable.some((c) => c.counted !== c.rows)) return strict;
+  const all = countedAs('everything');
   const coverage = ({ problem }: { problem: Problem }) =>
     coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
   const most = coverage(all);
@@ -277,14 +277,7 @@ export function coverageOfKit(
   steps: readonly Candidate[],
   rowsOf: (step: Candidate) => Float64Array = (step) => step.rows,
 ): number {
-  const kit = new KitValue(demand);
-  const replaced = new Set(steps.map((step) => step.owned));
-  owned.forEach(({ rows }, i) => {
-    if (!replaced.has(i)) kit.add(rows);
-  });
-  for (const row of given) kit.add(row);
-  for (const step of steps) kit.add(rowsOf(step));
-  return Math.min(1, kit.value(false));
+  return Math.min(1, loadKit(new KitValue(demand), { owned, given }, steps, rowsOf).value(false));
 }
 
 /** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
