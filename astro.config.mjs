@@ -4,7 +4,8 @@ import { defineConfig } from 'astro/config';
 
 export default defineConfig({
   output: 'server',
-  adapter: node({ mode: 'standalone' }),
+  // scripts/lib/server-process.mjs serves files and puts the headers on
+  adapter: node({ mode: 'middleware' }),
   integrations: [react()],
   devToolbar: { enabled: false },
   // writes are checked against the Origin header in the middleware, for every content type

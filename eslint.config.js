@@ -16,6 +16,7 @@ const LAYERS = {
   data: ['data', 'core'],
   cli: ['cli', 'core', 'data'],
 };
+const ZOD = { name: 'zod', message: 'take it from src/core/zod, which sets it up' };
 const elements = [
   ...['pages', 'layouts', 'islands', 'workers', 'client', 'server', 'db', 'core', 'styles'].map((type) => ({
     type,
@@ -52,16 +53,19 @@ export default tseslint.config(
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true, allowBoolean: true }],
       '@typescript-eslint/no-confusing-void-expression': 'off',
       '@typescript-eslint/no-unnecessary-condition': 'off',
+      'no-restricted-imports': ['error', { paths: [ZOD] }],
     },
   },
+  { files: ['src/core/zod.ts'], rules: { 'no-restricted-imports': 'off' } },
   {
     // the core knows no screen, server, database, file or clock
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts', 'src/core/testing/**'],
+    ignores: ['**/*.test.ts', 'src/core/testing/**', 'src/core/zod.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
+          paths: [ZOD],
           patterns: ['node:*', 'react*', 'astro*', '@mantine/*', 'drizzle-orm*', 'pg', 'comlink', '**/data/*'],
         },
       ],

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
 

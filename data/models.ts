@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import { bladeModelSchema } from '../src/core/blade/schema';
 import models from './models.json';
 

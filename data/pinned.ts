@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import { edgeLife } from '../src/core/edge/keenness';
 import { taskLoads } from '../src/core/cutting/load';
 import { cookContexts } from '../src/core/fit/cook';

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import { taskLoads } from '../src/core/cutting/load';
 import { cookContexts } from '../src/core/fit/cook';
 import { prepareTask, score } from '../src/core/fit/score';

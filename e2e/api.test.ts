@@ -1,6 +1,6 @@
 import { request } from 'node:http';
 import { expect, test } from 'vitest';
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
 import { address } from './support';
 

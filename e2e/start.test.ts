@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { afterAll, expect, test } from 'vitest';
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const CLUSTER = 'test-start';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { afterAll } from 'vitest';
-import { z } from 'zod';
+import { z } from '../src/core/zod';
 import type { Browser, Page } from 'puppeteer-core';
 import { openBrowser } from '../scripts/lib/browser.mjs';
 

@@ -13,7 +13,7 @@ import { readKitchenText } from '../src/core/formats/kitchenFile';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error('DATABASE_URL is not set');
-const { db, pool } = connect(url);
+const { db, pool } = connect(url, { patient: true });
 /** Two commands may fill one database at once; the lock makes them take turns. */
 const LOCK = 720_041;
 
@@ -57,4 +57,12 @@ await db.transaction(async (tx) => {
     })),
   );
 });
+// the application writes what belongs to workspaces and only reads the rest; a database of one's own may have no such role
+const [app] = (await db.execute<{ there: boolean }>(sql`select true as there from pg_roles where rolname = 'scabbard_app'`))
+  .rows;
+if (app)
+  await db.execute(sql`
+    grant usage on schema public to scabbard_app;
+    grant select, insert, update, delete on workspace, workspace_key, workspace_model, kitchen, kept to scabbard_app;
+    grant select on catalogue_model, sample_kitchen to scabbard_app;`);
 await pool.end();

@@ -2,7 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureChromium } from './lib/chromium.mjs';
-import { root } from './lib/paths.mjs';
+import { dataFolder, root } from './lib/paths.mjs';
 import { nextFree } from './lib/ports.mjs';
 import { prepare } from './lib/prepare.mjs';
 import { main, say } from './lib/say.mjs';
@@ -120,7 +120,8 @@ await main(() =>
     await ensureChromium();
     const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_pictures', stops });
     const { openBrowser } = await import('./lib/browser.mjs');
-    const server = await serve(entry, url, await nextFree(4700));
+    const log = join(dataFolder, 'test', 'log', 'screenshots.log');
+    const server = await serve(entry, { databaseUrl: url, port: await nextFree(4700), log });
     stops.push(server.stop);
     const { browser, close } = await openBrowser();
     stops.push(close);

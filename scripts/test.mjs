@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureChromium } from './lib/chromium.mjs';
-import { root } from './lib/paths.mjs';
+import { dataFolder, root } from './lib/paths.mjs';
 import { nextFree } from './lib/ports.mjs';
 import { prepare } from './lib/prepare.mjs';
 import { main, say } from './lib/say.mjs';
@@ -12,8 +12,9 @@ import { withStops } from './lib/stops.mjs';
 await main(() =>
   withStops(async (stops) => {
     await ensureChromium();
-    const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_test', stops });
-    const server = await serve(entry, url, await nextFree(4600));
+    const { url, ownerUrl, entry } = await prepare({ cluster: 'test', database: 'scabbard_test', stops });
+    const log = join(dataFolder, 'test', 'log', 'server.log');
+    const server = await serve(entry, { databaseUrl: url, port: await nextFree(4600), log });
     stops.push(server.stop);
     say('• running the tests…');
     const vitest = spawn(
@@ -22,7 +23,7 @@ await main(() =>
       {
         cwd: root,
         stdio: ['ignore', 'inherit', 'inherit'],
-        env: { ...process.env, SCABBARD_ADDRESS: server.address, DATABASE_URL: '' },
+        env: { ...process.env, SCABBARD_ADDRESS: server.address, SCABBARD_OWNER_URL: ownerUrl, SCABBARD_LOG: log, DATABASE_URL: '' },
       },
     );
     stops.push(async () => void vitest.kill());

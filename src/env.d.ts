@@ -1,6 +1,10 @@
 declare namespace App {
   interface Locals {
-    /** The workspace of this browser; set by the middleware on every page and API call. */
+    /** The workspace of this browser, or one that holds nothing; set by the middleware on every page and API call. */
     workspaceId: string;
+    /** The workspace of this browser, made now where it has none: for a first write. */
+    ownWorkspace: () => Promise<string>;
+    /** Takes this browser to another workspace. */
+    useKey: (token: string | null) => void;
   }
 }

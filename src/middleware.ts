@@ -1,49 +1,92 @@
+import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
-import { problem } from './server/http';
+import { TokenBuckets } from './server/buckets';
+import { outage } from './server/failures';
+import { beginHousekeeping } from './server/housekeeping';
+import { Answer, failed, problem } from './server/http';
 import { COOKIE_SECONDS, createWorkspace, findWorkspace, WORKSPACE_COOKIE } from './server/workspaces';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
+/** A workspace that owns nothing: what a browser without a cookie reads from. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+/** What needs no workspace: whether the server is ready, and the pages that say that something is wrong. */
+const PLAIN = new Set(['/ready', '/404', '/500', '/503']);
+
+/** Writes of one workspace and of one client, and workspaces made by one client: how many at once, and how many a second in the long run. */
+const WRITES = new TokenBuckets(200, 20);
+const CLIENT_WRITES = new TokenBuckets(1000, 100);
+const MADE = new TokenBuckets(300, 0.5);
+
+/** Said by the server process, which sees the connection; whatever a client writes there itself is removed by it. */
+const clientOf = (request: Request) => request.headers.get('x-scabbard-client') ?? 'unknown';
+const protocolOf = (request: Request, url: URL) => request.headers.get('x-scabbard-protocol') ?? url.protocol;
 
 /** Writes come from our own pages only: the Origin header names this host. */
 function isSameOrigin(request: Request, url: URL): boolean {
   const origin = request.headers.get('origin');
   const site = request.headers.get('sec-fetch-site');
   if (site && site !== 'same-origin') return false;
-  return origin !== null && origin === `${url.protocol}//${request.headers.get('host') ?? url.host}`;
+  return origin !== null && origin === `${protocolOf(request, url)}//${request.headers.get('host') ?? url.host}`;
 }
 
-/** A workspace that owns nothing: what a browser without a cookie reads from. */
-const NOBODY = '00000000-0000-0000-0000-000000000000';
+function checkPace(wait: number): void {
+  if (wait > 0)
+    throw new Answer(
+      problem(429, 'Too fast', `Too many changes at once. Try again in ${wait === 1 ? 'a second' : `${wait} seconds`}.`, {
+        headers: { 'retry-after': String(wait) },
+      }),
+    );
+}
 
-const HEADERS: Record<string, string> = {
-  'x-content-type-options': 'nosniff',
-  'x-frame-options': 'DENY',
-  'referrer-policy': 'same-origin',
-  'cross-origin-opener-policy': 'same-origin',
-  'permissions-policy': 'camera=(), geolocation=(), microphone=()',
-};
-
-export const onRequest = defineMiddleware(async ({ request, url, cookies, locals }, next) => {
-  if (!SAFE.has(request.method) && !isSameOrigin(request, url))
-    return problem(403, 'Refused', 'This request did not come from one of our own pages.');
-  if (url.pathname !== '/health') {
-    const found = await findWorkspace(cookies.get(WORKSPACE_COOKIE)?.value);
-    const isPage = !url.pathname.startsWith('/api/');
-    locals.workspaceId = found ?? NOBODY;
-    if (!found && (isPage || request.method === 'POST')) {
-      // a first visit gets a workspace of its own
-      const { id, token } = await createWorkspace();
-      locals.workspaceId = id;
-      cookies.set(WORKSPACE_COOKIE, token, {
+/** Finds the workspace of this browser, and gives the request the means to make one. */
+async function prepare({ request, url, cookies, locals }: APIContext): Promise<void> {
+  const client = clientOf(request);
+  const token = cookies.get(WORKSPACE_COOKIE)?.value;
+  const found = await findWorkspace(token);
+  const isWrite = !SAFE.has(request.method);
+  if (isWrite) {
+    checkPace(CLIENT_WRITES.take(client, Date.now()));
+    if (found) checkPace(WRITES.take(found, Date.now()));
+  }
+  const useKey = (key: string | null) => {
+    if (key === null) cookies.delete(WORKSPACE_COOKIE, { path: '/' });
+    else
+      cookies.set(WORKSPACE_COOKIE, key, {
         path: '/',
         httpOnly: true,
         sameSite: 'lax',
-        secure: url.protocol === 'https:',
+        secure: protocolOf(request, url) === 'https:',
         maxAge: COOKIE_SECONDS,
       });
-    }
+  };
+  locals.workspaceId = found ?? NOBODY;
+  locals.useKey = useKey;
+  locals.ownWorkspace = async () => {
+    if (locals.workspaceId !== NOBODY) return locals.workspaceId;
+    checkPace(MADE.take(client, Date.now()));
+    const made = await createWorkspace();
+    useKey(made.token);
+    return (locals.workspaceId = made.id);
+  };
+  // a page renews the cookie: it ends a year after the last visit, not after the first
+  if (found && token && !isWrite && !url.pathname.startsWith('/api/')) useKey(token);
+}
+
+export const onRequest = defineMiddleware(async (context, next) => {
+  const { request, url } = context;
+  const isPage = !url.pathname.startsWith('/api/');
+  if (!SAFE.has(request.method) && !isSameOrigin(request, url))
+    return problem(403, 'Refused', 'This request did not come from one of our own pages.');
+  beginHousekeeping();
+  try {
+    if (!PLAIN.has(url.pathname)) await prepare(context);
+    const response = await next();
+    // a page may show a kitchen: no cache keeps it
+    if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
+    return response;
+  } catch (error) {
+    if (error instanceof Answer) return error.response;
+    const response = failed(request, error);
+    return isPage && outage(error) ? next('/503') : response;
   }
-  const response = await next();
-  for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
-  return response;
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
-import { z } from 'zod';
+import { z } from '../../src/core/zod';
 import { kitchenFileSchema } from '../../src/core/formats/kitchenFile';
 import { planKitchen } from '../../src/core/kit/planKitchen';
 import { shippedModels } from '../models';

@@ -1,6 +1,17 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { join, relative } from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { dataFolder, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
@@ -9,12 +20,15 @@ const SOURCES = [
   'src',
   'data',
   'public',
+  'scripts/lib/build.mjs',
   'astro.config.mjs',
   'package-lock.json',
   'postcss.config.cjs',
   'tsconfig.json',
 ];
 const KEPT = 3;
+/** Files smaller than this are sent as they are, bytes. */
+const LEAST_COMPRESSED = 1024;
 
 function* files(path) {
   if (!existsSync(path)) return;
@@ -27,6 +41,31 @@ function sourcesHash() {
   for (const source of SOURCES)
     for (const file of files(join(root, source))) hash.update(relative(root, file)).update(readFileSync(file));
   return hash.digest('hex').slice(0, 16);
+}
+
+/** The program of the threads that read long bodies stands beside the server. */
+async function bundleReader(outfile) {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [join(root, 'src', 'server', 'reader.ts')],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    packages: 'external',
+    logLevel: 'error',
+  });
+}
+
+/** Writes each text file compressed beside itself, so that it is compressed once and not for every visitor. */
+function compressFiles(folder) {
+  for (const file of files(folder)) {
+    if (!/\.(?:js|css|svg|json|txt|html)$/.test(file)) continue;
+    const content = readFileSync(file);
+    if (content.length < LEAST_COMPRESSED) continue;
+    writeFileSync(`${file}.gz`, gzipSync(content, { level: 9 }));
+    writeFileSync(`${file}.br`, brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+  }
 }
 
 /**
@@ -49,6 +88,8 @@ export async function ensureBuild() {
         env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
       },
     );
+    await bundleReader(join(fresh, 'server', 'reader.mjs'));
+    compressFiles(join(fresh, 'client'));
     renameSync(fresh, folder);
   }
   utimesSync(folder, new Date(), new Date());

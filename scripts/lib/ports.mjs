@@ -1,11 +1,11 @@
 import { createServer } from 'node:net';
 
-/** Whether a loopback port can be listened on. */
-export function isFree(port) {
+/** Whether a port of this machine can be listened on. */
+export function isFree(port, host = '127.0.0.1') {
   return new Promise((resolve) => {
     const server = createServer();
     server.once('error', () => resolve(false));
-    server.listen({ port, host: '127.0.0.1', exclusive: true }, () => server.close(() => resolve(true)));
+    server.listen({ port, host, exclusive: true }, () => server.close(() => resolve(true)));
   });
 }
 

@@ -1,18 +1,23 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { Stop } from './say.mjs';
 
-/** Runs a command to its end, quietly; on failure stops with its last lines of output. */
-export function run(command, args, options = {}) {
+/** An argument as it may be shown: addresses without their password. */
+const withoutPassword = (arg) => arg.replace(/(\w+:\/\/[^:/@]+):[^@]+@/, '$1:…@');
+
+/** Runs a command to its end, quietly, with `input` to read where there is any; on failure stops with its last lines of output. */
+export function run(command, args, { input, ...options } = {}) {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    const stdin = input === undefined ? 'ignore' : 'pipe';
+    const child = spawn(command, args, { stdio: [stdin, 'pipe', 'pipe'], ...options });
+    child.stdin?.on('error', () => undefined).end(input);
     let output = '';
     const keep = (chunk) => (output = (output + chunk).slice(-8000));
     child.stdout?.on('data', keep);
     child.stderr?.on('data', keep);
     child.on('error', (error) => reject(new Stop(`${command} could not be started: ${error.message}`)));
-    child.on('exit', (code) => {
+    child.on('close', (code) => {
       if (code === 0) resolve(output);
-      else reject(new Stop(`${command} ${args.join(' ')} failed:\n${output.trim().split('\n').slice(-25).join('\n')}`));
+      else reject(new Stop(`${[command, ...args.map(withoutPassword)].join(' ')} failed:\n${output.trim().split('\n').slice(-25).join('\n')}`));
     });
   });
 }

@@ -1,40 +1,55 @@
 import { spawn } from 'node:child_process';
-import { join } from 'node:path';
+import { createWriteStream, mkdirSync, renameSync, statSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { root } from './paths.mjs';
 import { pause } from './run.mjs';
 import { Stop } from './say.mjs';
 
 const SERVER_PROCESS = join(root, 'scripts', 'lib', 'server-process.mjs');
+/** A log longer than this is put aside when a server starts, bytes; the one before it goes. */
+const LONGEST_LOG = 20_000_000;
+const READY_WITHIN = 20_000;
 
-/** Starts the built server on a loopback port and waits until it answers. `stop` ends it. */
-export async function serve(entry, databaseUrl, port) {
+/** Thrown where another server has the port. */
+export class PortTaken extends Stop {}
+
+function openLog(file) {
+  mkdirSync(dirname(file), { recursive: true });
+  if ((statSync(file, { throwIfNoEntry: false })?.size ?? 0) > LONGEST_LOG) renameSync(file, `${file}.1`);
+  return createWriteStream(file, { flags: 'a' }).on('error', () => undefined);
+}
+
+/**
+ * Starts the built server and waits until it has the port to itself. Its log goes to `log`. `stop` ends it. Throws {@link PortTaken} when the
+ * port is another's.
+ */
+export async function serve(entry, { databaseUrl, port, log, host = '127.0.0.1' }) {
   const child = spawn(process.execPath, [SERVER_PROCESS, entry], {
-    env: { ...process.env, NODE_ENV: 'production', HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl },
+    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: databaseUrl },
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     // Ctrl-C reaches only the command itself, which then stops its children in order
     detached: true,
   });
+  const file = openLog(log);
   let output = '';
-  child.stdout.on('data', (chunk) => (output = (output + chunk).slice(-4000)));
-  child.stderr.on('data', (chunk) => {
-    output = (output + chunk).slice(-4000);
-    process.stderr.write(chunk);
-  });
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (chunk) => {
+      output = (output + chunk).slice(-4000);
+      file.write(chunk);
+    });
   const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 0)));
   const stop = async () => {
     if (child.exitCode !== null || child.signalCode !== null) return;
     child.kill('SIGTERM');
-    await Promise.race([ended, pause(3000).then(() => child.kill('SIGKILL'))]);
+    await Promise.race([ended, pause(4000).then(() => child.kill('SIGKILL'))]);
   };
-  const address = `http://127.0.0.1:${port}`;
-  for (let tries = 0; ; tries++) {
-    if (child.exitCode !== null) throw new Stop(`The server stopped at once:\n${output}`);
-    const answer = await fetch(`${address}/health`).catch(() => null);
-    if (answer?.ok) return { address, stop, ended };
-    if (tries > 150) {
-      await stop();
-      throw new Stop(`The server does not answer:\n${output}`);
-    }
-    await pause(100);
-  }
+  const told = await Promise.race([
+    new Promise((resolve) => child.once('message', resolve)),
+    ended.then(() => ({ failed: 'ended' })),
+    pause(READY_WITHIN).then(() => ({ failed: 'silent' })),
+  ]);
+  if (told.listening) return { address: `http://${host.includes(':') ? `[${host}]` : host}:${port}`, stop, ended };
+  await stop();
+  if (told.failed === 'EADDRINUSE') throw new PortTaken(`Port ${port} is taken. Choose another PORT, or leave it out.`);
+  throw new Stop(`The server does not start (${told.failed}):\n${output}`);
 }

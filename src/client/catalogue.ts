@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../core/zod';
 import { bladeModelSchema, type BladeModel } from '../core/blade/schema';
 import { ask } from './http';
 

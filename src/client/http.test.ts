@@ -1,5 +1,5 @@
 import { afterEach, expect, test, vi } from 'vitest';
-import { z } from 'zod';
+import { z } from '../core/zod';
 import { ask, Refused } from './http';
 
 const answers = (response: () => Promise<Response>) => {

@@ -1,7 +1,5 @@
-import { z } from 'zod';
+import { z } from '../core/zod';
 import type { Fault } from '../core/formats/faults';
-
-z.config({ jitless: true });
 
 const problemSchema = z.object({
   title: z.string(),

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../core/zod';
 import { kitchenFileSchema } from '../core/formats/kitchenFile';
 import { ask } from './http';
 

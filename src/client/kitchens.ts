@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../core/zod';
 import { kitchenFileSchema, type KitchenFile } from '../core/formats/kitchenFile';
 import { ask } from './http';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from './zod';
 import { bladeTypeSchema, steelSchema, type BladeType, type Steel } from './blade/schema';
 import { cuisineSchema, dishSchema, toolSchema, type Cuisine, type Dish, type Tool } from './cutting/dish';
 import { taskSchema, type Task } from './cutting/task';

@@ -2,11 +2,27 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
 import * as schema from './schema';
 
-/** Opens a pool on the database named by the URL. */
-export function connect(url: string) {
-  const pool = new Pool({ connectionString: url, max: 8 });
+/** How long the database may take, ms: to let us in, to answer, to wait for another's lock, to leave a transaction open. */
+const TIMEOUTS = {
+  connectionTimeoutMillis: 3_000,
+  statement_timeout: 10_000,
+  lock_timeout: 5_000,
+  idle_in_transaction_session_timeout: 15_000,
+  // on our side as well: a database that hangs tells nobody
+  query_timeout: 12_000,
+};
+
+/** Opens a pool on the database named by the URL. `patient`: for migrations, which may take their time. */
+export function connect(url: string, { patient = false } = {}) {
+  const pool = new Pool({
+    connectionString: url,
+    max: 8,
+    ...(patient ? { connectionTimeoutMillis: TIMEOUTS.connectionTimeoutMillis } : TIMEOUTS),
+  });
   // a dropped idle connection is replaced on the next query; it must not end the server
   pool.on('error', () => undefined);
   return { db: drizzle(pool, { schema }), pool };
 }
 export type Database = ReturnType<typeof connect>['db'];
+/** What a transaction is given to work with. */
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];

@@ -1,15 +1,37 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 
 const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+/** Length of the row's document as text, bytes: what it counts against the room of its workspace. */
+const bytes = (of: string) =>
+  integer('bytes')
+    .notNull()
+    .generatedAlwaysAs(sql.raw(`octet_length(${of}::text)`));
 
-/** An anonymous owner: everything that belongs to someone hangs from one. Only the hash of its token is kept. */
+/** An anonymous owner: everything that belongs to someone hangs from one. */
 export const workspace = pgTable('workspace', {
   id: uuid('id').primaryKey().defaultRandom(),
-  tokenHash: text('token_hash').notNull().unique(),
+  /** Hash of the code that opens it in another browser, once one was asked for. */
+  recoveryHash: text('recovery_hash').unique(),
   createdAt: created(),
+  /** Last day it was used. */
+  seenAt: timestamp('seen_at', { withTimezone: true }).notNull().defaultNow(),
 });
+
+/** A browser's key to a workspace. Only the hash of its token is kept. */
+export const workspaceKey = pgTable(
+  'workspace_key',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    createdAt: created(),
+  },
+  (table) => [index('workspace_key_workspace').on(table.workspaceId)],
+);
 
 /** A kitchen as its owner wrote it. `version` rises with every save; a save that names an older one is refused. */
 export const kitchen = pgTable(
@@ -21,6 +43,7 @@ export const kitchen = pgTable(
       .references(() => workspace.id, { onDelete: 'cascade' }),
     name: text('name').notNull(),
     document: jsonb('document').$type<KitchenFile>().notNull(),
+    bytes: bytes('document'),
     version: integer('version').notNull().default(1),
     createdAt: created(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
@@ -44,6 +67,7 @@ export const kept = pgTable(
     kind: text('kind', { enum: ['snapshot', 'scenario'] }).notNull(),
     name: text('name').notNull(),
     document: jsonb('document').$type<KitchenFile>().notNull(),
+    bytes: bytes('document'),
     createdAt: created(),
   },
   (table) => [index('kept_kitchen').on(table.workspaceId, table.kitchenId)],
@@ -68,6 +92,7 @@ export const workspaceModel = pgTable(
       .references(() => workspace.id, { onDelete: 'cascade' }),
     id: text('id').notNull(),
     model: jsonb('model').$type<BladeModel>().notNull(),
+    bytes: bytes('model'),
     createdAt: created(),
   },
   (table) => [primaryKey({ columns: [table.workspaceId, table.id] })],

@@ -1,16 +1,42 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { BladeModel } from '../core/blade/schema';
 import { MAX_MODELS } from '../core/formats/catalogueFile';
+import type { Transaction } from '../db/connect';
 import { catalogueModel, kitchen, workspaceModel } from '../db/schema';
 import { database } from './database';
+import { inWorkspace, NoRoom } from './workspaces';
 
-/** Every model of the shipped catalogue, by id. */
+/** Models written in one statement. */
+const CHUNK = 500;
+
+/** How long the shipped catalogue is taken as it was read, ms: it changes only when a release is started. */
+const CATALOGUE_MS = 10 * 60_000;
+let shippedRead: { at: number; models: Promise<BladeModel[]> } | null = null;
+
+/** Every model of the shipped catalogue, by id; read anew every ten minutes. */
 export async function readShippedModels(): Promise<BladeModel[]> {
-  const rows = await database()
-    .select({ model: catalogueModel.model })
-    .from(catalogueModel)
-    .orderBy(asc(catalogueModel.id));
-  return rows.map((row) => row.model);
+  const now = Date.now();
+  if (!shippedRead || now - shippedRead.at > CATALOGUE_MS) {
+    const models = database()
+      .select({ model: catalogueModel.model })
+      .from(catalogueModel)
+      .orderBy(asc(catalogueModel.id))
+      .then((rows) => rows.map((row) => row.model));
+    const read = { at: now, models };
+    shippedRead = read;
+    models.catch(() => {
+      if (shippedRead === read) shippedRead = null;
+    });
+  }
+  return shippedRead.models;
+}
+
+/** Ids and makers of the models this workspace brought in. */
+export async function readOwnNames(workspaceId: string): Promise<{ id: string; maker: string }[]> {
+  return database()
+    .select({ id: workspaceModel.id, maker: sql<string>`${workspaceModel.model} ->> 'maker'` })
+    .from(workspaceModel)
+    .where(eq(workspaceModel.workspaceId, workspaceId));
 }
 
 /** The models this workspace brought in, by id. */
@@ -35,44 +61,43 @@ export interface TakenOver {
   skipped: number;
 }
 
-/**
- * Takes models into a workspace, all of them or none. `full` when they would not fit; the ids of shipped models that clash otherwise.
- */
+/** Takes models with ids of their own into a workspace, all of them or none. `full` when they would not fit. */
 export async function addOwnModels(
   workspaceId: string,
   models: readonly BladeModel[],
   duplicates: 'skip' | 'replace',
-): Promise<TakenOver | 'full' | { shipped: string[] }> {
-  return database().transaction(async (tx) => {
-    const ids = models.map((m) => m.id);
-    const clash = await tx
-      .select({ id: catalogueModel.id })
-      .from(catalogueModel)
-      .where(inArray(catalogueModel.id, ids));
-    if (clash.length > 0) return { shipped: clash.map((row) => row.id) };
-    const held = await tx
-      .select({ id: workspaceModel.id })
-      .from(workspaceModel)
-      .where(eq(workspaceModel.workspaceId, workspaceId));
-    const known = new Set(held.map((row) => row.id));
-    const again = ids.filter((id) => known.has(id)).length;
-    if (held.length + ids.length - again > MAX_MODELS) return 'full' as const;
-    const taken = duplicates === 'skip' ? models.filter((m) => !known.has(m.id)) : models;
-    const CHUNK = 500;
-    for (let i = 0; i < taken.length; i += CHUNK)
-      await tx
-        .insert(workspaceModel)
-        .values(taken.slice(i, i + CHUNK).map((model) => ({ workspaceId, id: model.id, model })))
-        .onConflictDoUpdate({
-          target: [workspaceModel.workspaceId, workspaceModel.id],
-          set: { model: sql`excluded.model` },
-        });
-    return {
-      added: ids.length - again,
-      replaced: duplicates === 'replace' ? again : 0,
-      skipped: duplicates === 'skip' ? again : 0,
-    };
-  });
+): Promise<TakenOver | 'full'> {
+  return inWorkspace(workspaceId, (tx) => addModels(tx, workspaceId, models, duplicates));
+}
+
+/** Takes models over inside a change of the workspace. Throws {@link NoRoom} when they would not fit. */
+export async function addModels(
+  tx: Transaction,
+  workspaceId: string,
+  models: readonly BladeModel[],
+  duplicates: 'skip' | 'replace',
+): Promise<TakenOver> {
+  const held = await tx
+    .select({ id: workspaceModel.id })
+    .from(workspaceModel)
+    .where(eq(workspaceModel.workspaceId, workspaceId));
+  const known = new Set(held.map((row) => row.id));
+  const again = models.filter((m) => known.has(m.id)).length;
+  if (held.length + models.length - again > MAX_MODELS) throw new NoRoom();
+  const taken = duplicates === 'skip' ? models.filter((m) => !known.has(m.id)) : models;
+  for (let i = 0; i < taken.length; i += CHUNK)
+    await tx
+      .insert(workspaceModel)
+      .values(taken.slice(i, i + CHUNK).map((model) => ({ workspaceId, id: model.id, model })))
+      .onConflictDoUpdate({
+        target: [workspaceModel.workspaceId, workspaceModel.id],
+        set: { model: sql`excluded.model` },
+      });
+  return {
+    added: models.length - again,
+    replaced: duplicates === 'replace' ? again : 0,
+    skipped: duplicates === 'skip' ? again : 0,
+  };
 }
 
 /** Removes one of the workspace's models; names of kitchens that still use it when it may not go, null when there is none. */

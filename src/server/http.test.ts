@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { z } from 'zod';
 import { FaultyInput } from '../core/formats/faults';
-import { Answer, answering, json, notFound, problem, readBody, readText } from './http';
+import { log } from './log';
+import { Answer, answering, faulty, json, notFound, problem, readBody, readText } from './http';
 
 const post = (body: string | ReadableStream, headers: Record<string, string> = {}) =>
   new Request('http://127.0.0.1/', {
@@ -26,8 +26,6 @@ const refused = async (work: Promise<unknown>): Promise<{ status: number; body: 
 afterEach(() => vi.restoreAllMocks());
 
 describe('bodies', () => {
-  const schema = z.strictObject({ name: z.string() });
-
   test('are read whole up to the limit and refused beyond it, said or unsaid', async () => {
     expect(await readText(post('äöü'), 100)).toBe('äöü');
     expect(await readText(new Request('http://127.0.0.1/'), 100)).toBe('');
@@ -38,13 +36,13 @@ describe('bodies', () => {
   });
 
   test('that are not JSON or have another shape are refused with every fault named', async () => {
-    expect(await readBody(post('{"name":"a"}'), schema, 100)).toEqual({ name: 'a' });
-    expect((await refused(readBody(post('{'), schema, 100))).status).toBe(400);
-    const wrong = await refused(readBody(post('{"name":1,"nane":2}'), schema, 100));
-    expect(wrong.status).toBe(422);
-    expect(wrong.body).toContain('"path":"name"');
-    expect(wrong.body).toContain('"path":"nane"');
-    expect(wrong.body).toContain('2 things are wrong; nothing was changed');
+    expect(await readBody(post('{"name":"a"}'), 'change')).toEqual({ name: 'a' });
+    expect((await refused(readBody(post('{'), 'change'))).status).toBe(400);
+    const body = { version: 1, kitchen: { format: 'scabbard.kitchen', version: 1, name: 1, nane: 2 } };
+    const wrong: unknown = await readBody(post(JSON.stringify(body)), 'save').catch((e: unknown) => e);
+    if (!(wrong instanceof FaultyInput)) throw new Error('was not refused');
+    expect(wrong.faults.map((f) => f.path).sort()).toEqual(['kitchen.name', 'kitchen.nane']);
+    expect(await faulty(wrong.faults).json()).toMatchObject({ detail: '2 things are wrong; nothing was changed.' });
   });
 });
 
@@ -63,16 +61,18 @@ describe('answers', () => {
   });
 
   test('thrown answers and faults become responses; anything else a plain 500 without internals', async () => {
-    const log = vi.spyOn(console, 'error').mockImplementation(() => undefined);
-    const throwing = (error: Error) => answering(() => Promise.reject(error))(undefined);
+    const written = vi.spyOn(log, 'error').mockImplementation(() => undefined);
+    const request = new Request('http://127.0.0.1/');
+    const throwing = (error: Error) => answering(() => Promise.reject(error))({ request });
     expect((await throwing(new Answer(json({}, 418)))).status).toBe(418);
     expect((await throwing(new FaultyInput([{ path: 'a', message: 'b' }]))).status).toBe(422);
-    expect(log).not.toHaveBeenCalled();
+    expect(written).not.toHaveBeenCalled();
     const broken = await throwing(new Error('secret path /var/x'));
     expect(broken.status).toBe(500);
     expect(await broken.text()).not.toContain('secret');
-    expect(log).toHaveBeenCalledOnce();
-    await throwing(Object.assign(new Error('gone'), { code: 'ECONNRESET' }));
-    expect(log).toHaveBeenCalledOnce();
+    expect(written).toHaveBeenCalledOnce();
+    const away = await throwing(Object.assign(new Error('gone'), { code: 'ECONNREFUSED' }));
+    expect([away.status, away.headers.get('retry-after')]).toEqual([503, '5']);
+    expect((await throwing(Object.assign(new Error('full'), { code: '53100' }))).status).toBe(507);
   });
 });

@@ -1,13 +1,39 @@
-import { faultsOf, FaultyInput, type Fault } from '../core/formats/faults';
-import type { z } from 'zod';
+import { FaultyInput, type Fault } from '../core/formats/faults';
+import { NotJson } from '../core/formats/json';
+import { BODIES, type Body, type BodyName, type OwnNames } from './bodies';
+import { described, outage } from './failures';
+import { log } from './log';
+import { readApart } from './reading';
 
 /** Problem details (RFC 9457) with the faults of the input where there are any. */
-export function problem(status: number, title: string, detail: string, more: { faults?: Fault[] } = {}): Response {
-  return new Response(JSON.stringify({ type: 'about:blank', title, status, detail, ...more }), {
+export function problem(
+  status: number,
+  title: string,
+  detail: string,
+  { faults, headers = {} }: { faults?: Fault[]; headers?: Record<string, string> } = {},
+): Response {
+  return new Response(JSON.stringify({ type: 'about:blank', title, status, detail, ...(faults ? { faults } : {}) }), {
     status,
-    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store', ...headers },
   });
 }
+
+/** Seconds after which a request is worth sending again while the database is away. */
+const RETRY_AFTER = 5;
+
+/** The answer while the database is away or its disk is full. */
+export const unavailable = (why: 'away' | 'full') =>
+  why === 'full'
+    ? problem(507, 'No room', 'The disk of the server is full: nothing was changed. What is stored can still be read.')
+    : problem(503, 'Not now', 'The database does not answer just now. Nothing was changed; try again in a moment.', {
+        headers: { 'retry-after': String(RETRY_AFTER) },
+      });
+
+/** The answer where a workspace holds all it may. */
+export const full = (what: string) => problem(409, 'Full', what);
+
+/** Number of a request, as it stands in the log. */
+export const requestId = (request: Request): string => request.headers.get('x-scabbard-request') ?? '';
 
 /** A JSON answer that is never cached. */
 export function json(value: unknown, status = 200): Response {
@@ -51,18 +77,22 @@ export async function readText(request: Request, limit: number): Promise<string>
   return Buffer.concat(chunks).toString('utf8');
 }
 
-/** Reads and parses a JSON body. Throws {@link Answer} with 400 (not JSON), 413 or 422 (wrong shape, every fault named). */
-export async function readBody<T extends z.ZodType>(request: Request, schema: T, limit: number): Promise<z.infer<T>> {
-  const text = await readText(request, limit);
-  let value: unknown;
+/**
+ * Reads and parses a JSON body; ids are looked up among the shipped models and `own`. Throws {@link Answer} with 400 (not JSON), 413 or 422
+ * (wrong in itself, the faults named).
+ */
+export async function readBody<N extends BodyName>(
+  request: Request,
+  which: N,
+  own: OwnNames | (() => Promise<OwnNames>) = [],
+): Promise<Body<N>> {
+  const text = await readText(request, BODIES[which].bytes);
   try {
-    value = JSON.parse(text);
-  } catch {
-    throw new Answer(problem(400, 'Not JSON', 'The body is not JSON.'));
+    return await readApart(which, text, typeof own === 'function' ? await own() : own);
+  } catch (error) {
+    if (error instanceof NotJson) throw new Answer(problem(400, 'Not JSON', 'The body is not JSON.'));
+    throw error;
   }
-  const parsed = schema.safeParse(value);
-  if (!parsed.success) throw new Answer(faulty(faultsOf(parsed.error)));
-  return parsed.data;
 }
 
 export const faulty = (faults: Fault[]) =>
@@ -75,8 +105,10 @@ export const faulty = (faults: Fault[]) =>
     },
   );
 
-/** Wraps an endpoint: a thrown Answer or FaultyInput becomes its response, anything else a plain 500 without internals. */
-export function answering<C = unknown>(work: (context: C) => Promise<Response>): (context: C) => Promise<Response> {
+/** Wraps an endpoint: a thrown Answer or FaultyInput becomes its response, an outage 503 or 507, anything else a plain 500 without internals. */
+export function answering<C extends { request: Request }>(
+  work: (context: C) => Promise<Response>,
+): (context: C) => Promise<Response> {
   return async (context) => {
     try {
       return await work(context);
@@ -84,8 +116,18 @@ export function answering<C = unknown>(work: (context: C) => Promise<Response>):
       if (error instanceof Answer) return error.response;
       if (error instanceof FaultyInput) return faulty(error.faults);
       // a browser that leaves in mid-request is no fault of ours
-      if (!(error instanceof Error && 'code' in error && error.code === 'ECONNRESET')) console.error(error);
-      return problem(500, 'Something broke', 'The server could not do this. Nothing was changed; try again.');
+      if (context.request.signal.aborted) return problem(499, 'Gone', 'The request was given up.');
+      return failed(context.request, error);
     }
   };
+}
+
+/** Writes an unexpected error to the log and answers without its words; the number finds it there. */
+export function failed(request: Request, error: unknown): Response {
+  const id = requestId(request);
+  const why = outage(error);
+  log.error({ request: id, ...(why ? { outage: why } : {}), ...described(error) }, 'request failed');
+  return why
+    ? unavailable(why)
+    : problem(500, 'Something broke', `The server could not do this, and nothing was changed. Try again; if it stays, tell the number ${id}.`);
 }

@@ -1,18 +1,17 @@
 import { and, desc, eq } from 'drizzle-orm';
 import type { KitchenFile } from '../core/formats/kitchenFile';
+import { MAX_KEPT } from '../core/formats/workspaceFile';
 import { kept } from '../db/schema';
 import { database } from './database';
-import { isId, readKitchen } from './kitchens';
-
-/** Most snapshots and scenarios of one kitchen. */
-export const MAX_KEPT = 60;
+import { isId, versionOf } from './kitchens';
+import { inWorkspace, NoRoom } from './workspaces';
 
 const of = (workspaceId: string, kitchenId: string) =>
   and(eq(kept.workspaceId, workspaceId), eq(kept.kitchenId, kitchenId));
 
 /** What is kept beside a kitchen, newest first; null when there is no such kitchen here. */
 export async function listKept(workspaceId: string, kitchenId: string) {
-  if (!(await readKitchen(workspaceId, kitchenId))) return null;
+  if ((await versionOf(workspaceId, kitchenId)) === null) return null;
   return database()
     .select({ id: kept.id, kind: kept.kind, name: kept.name, createdAt: kept.createdAt, kitchen: kept.document })
     .from(kept)
@@ -26,10 +25,12 @@ export async function keepBeside(
   kitchenId: string,
   { kind, name, kitchen }: { kind: 'snapshot' | 'scenario'; name: string; kitchen: KitchenFile },
 ): Promise<'kept' | 'full' | null> {
-  if (!(await readKitchen(workspaceId, kitchenId))) return null;
-  if ((await database().$count(kept, of(workspaceId, kitchenId))) >= MAX_KEPT) return 'full';
-  await database().insert(kept).values({ workspaceId, kitchenId, kind, name, document: kitchen });
-  return 'kept';
+  if ((await versionOf(workspaceId, kitchenId)) === null) return null;
+  return inWorkspace(workspaceId, async (tx) => {
+    await tx.insert(kept).values({ workspaceId, kitchenId, kind, name, document: kitchen });
+    if ((await tx.$count(kept, of(workspaceId, kitchenId))) > MAX_KEPT) throw new NoRoom();
+    return 'kept' as const;
+  });
 }
 
 /** False when there was nothing of that id here. */

@@ -1,12 +1,14 @@
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import type { KitchenFile } from '../core/formats/kitchenFile';
+import { MAX_KITCHENS } from '../core/formats/workspaceFile';
+import type { Transaction } from '../db/connect';
 import { kitchen, sampleKitchen } from '../db/schema';
 import { database } from './database';
+import { inWorkspace, NoRoom } from './workspaces';
 
-/** Most kitchens one workspace may hold. */
-export const MAX_KITCHENS = 200;
 /** A deleted kitchen can be had back for this long, days. */
 const KEPT_DAYS = 30;
+const longAgo = (now: Date) => new Date(now.getTime() - KEPT_DAYS * 86_400_000);
 
 export interface StoredKitchen {
   id: string;
@@ -39,36 +41,52 @@ export async function readKitchen(workspaceId: string, id: string): Promise<Stor
   return rows[0] ?? null;
 }
 
-/** Stores a new kitchen; null when the workspace is full. */
-export async function createKitchen(workspaceId: string, file: KitchenFile): Promise<StoredKitchen | null> {
-  const held = await database().$count(kitchen, standing(workspaceId));
-  if (held >= MAX_KITCHENS) return null;
-  const rows = await database()
-    .insert(kitchen)
-    .values({ workspaceId, name: nameOf(file), document: file })
-    .returning(fields);
-  return rows[0] ?? null;
+/** Throws {@link NoRoom} where a workspace holds more kitchens than it may. */
+export async function checkCount(tx: Transaction, workspaceId: string): Promise<void> {
+  if ((await tx.$count(kitchen, standing(workspaceId))) > MAX_KITCHENS) throw new NoRoom();
 }
 
-/** Saves over the version that was read. `stale` when someone saved in between; null when there is no such kitchen here. */
+/** Stores a new kitchen; `full` when the workspace is. */
+export async function createKitchen(workspaceId: string, file: KitchenFile): Promise<StoredKitchen | 'full'> {
+  return inWorkspace(workspaceId, async (tx) => {
+    const [made] = await tx
+      .insert(kitchen)
+      .values({ workspaceId, name: nameOf(file), document: file })
+      .returning({ id: kitchen.id, version: kitchen.version });
+    if (!made) throw new Error('the kitchen was not stored');
+    await checkCount(tx, workspaceId);
+    return { ...made, kitchen: file };
+  });
+}
+
+/** Saves over the version that was read. `stale` when someone saved in between, `full` when the workspace is; null when there is no such kitchen here. */
 export async function saveKitchen(
   workspaceId: string,
   id: string,
   version: number,
   file: KitchenFile,
-): Promise<StoredKitchen | 'stale' | null> {
+): Promise<{ version: number } | 'stale' | 'full' | null> {
   if (!isId(id)) return null;
-  const rows = await database()
-    .update(kitchen)
-    .set({ document: file, name: nameOf(file), version: sql`${kitchen.version} + 1`, updatedAt: new Date() })
-    .where(and(mine(workspaceId, id), eq(kitchen.version, version)))
-    .returning(fields);
-  if (rows[0]) return rows[0];
-  return (await readKitchen(workspaceId, id)) ? 'stale' : null;
+  return inWorkspace(workspaceId, async (tx) => {
+    const [saved] = await tx
+      .update(kitchen)
+      .set({ document: file, name: nameOf(file), version: sql`${kitchen.version} + 1`, updatedAt: new Date() })
+      .where(and(mine(workspaceId, id), eq(kitchen.version, version)))
+      .returning({ version: kitchen.version });
+    if (saved) return saved;
+    return (await tx.$count(kitchen, mine(workspaceId, id))) > 0 ? 'stale' : null;
+  });
+}
+
+/** Version of a kitchen; null when there is none here. */
+export async function versionOf(workspaceId: string, id: string): Promise<number | null> {
+  if (!isId(id)) return null;
+  const rows = await database().select({ version: kitchen.version }).from(kitchen).where(mine(workspaceId, id));
+  return rows[0]?.version ?? null;
 }
 
 /** Gives a kitchen another name, whatever version it has; null when there is none here. */
-export async function renameKitchen(workspaceId: string, id: string, name: string): Promise<StoredKitchen | null> {
+export async function renameKitchen(workspaceId: string, id: string, name: string): Promise<{ version: number } | null> {
   if (!isId(id)) return null;
   const rows = await database()
     .update(kitchen)
@@ -79,17 +97,13 @@ export async function renameKitchen(workspaceId: string, id: string, name: strin
       updatedAt: new Date(),
     })
     .where(mine(workspaceId, id))
-    .returning(fields);
+    .returning({ version: kitchen.version });
   return rows[0] ?? null;
 }
 
 /** Puts a kitchen away; it can be had back for {@link KEPT_DAYS} days. False when there is no such kitchen here. */
 export async function deleteKitchen(workspaceId: string, id: string): Promise<boolean> {
   if (!isId(id)) return false;
-  const longAgo = new Date(Date.now() - KEPT_DAYS * 86_400_000);
-  await database()
-    .delete(kitchen)
-    .where(and(eq(kitchen.workspaceId, workspaceId), lt(kitchen.deletedAt, longAgo)));
   const rows = await database()
     .update(kitchen)
     .set({ deletedAt: new Date() })
@@ -98,15 +112,41 @@ export async function deleteKitchen(workspaceId: string, id: string): Promise<bo
   return rows.length > 0;
 }
 
-/** Takes a deletion back. False when there is no such kitchen here. */
-export async function restoreKitchen(workspaceId: string, id: string): Promise<boolean> {
+const deleted = (workspaceId: string) => and(eq(kitchen.workspaceId, workspaceId), isNotNull(kitchen.deletedAt));
+
+/** Takes a deletion back. False when there is no such kitchen here, or it was deleted too long ago; `full` when the workspace is. */
+export async function restoreKitchen(workspaceId: string, id: string): Promise<boolean | 'full'> {
   if (!isId(id)) return false;
-  const rows = await database()
-    .update(kitchen)
-    .set({ deletedAt: null })
-    .where(owned(workspaceId, id))
-    .returning({ id: kitchen.id });
-  return rows.length > 0;
+  return inWorkspace(workspaceId, async (tx) => {
+    const rows = await tx
+      .update(kitchen)
+      .set({ deletedAt: null })
+      .where(and(owned(workspaceId, id), or(isNull(kitchen.deletedAt), gt(kitchen.deletedAt, longAgo(new Date())))))
+      .returning({ id: kitchen.id });
+    await checkCount(tx, workspaceId);
+    return rows.length > 0;
+  });
+}
+
+/** Deleted kitchens that can still be had back, last deleted first. */
+export async function listDeleted(workspaceId: string) {
+  return database()
+    .select({ id: kitchen.id, name: kitchen.name, deletedAt: kitchen.deletedAt })
+    .from(kitchen)
+    .where(deleted(workspaceId))
+    .orderBy(desc(kitchen.deletedAt));
+}
+
+/** Removes the workspace's deleted kitchens for good. */
+export async function emptyDeleted(workspaceId: string): Promise<void> {
+  await database().delete(kitchen).where(deleted(workspaceId));
+}
+
+/** Removes every kitchen deleted more than {@link KEPT_DAYS} days ago. */
+export async function purgeDeleted(now: Date): Promise<void> {
+  await database()
+    .delete(kitchen)
+    .where(lt(kitchen.deletedAt, longAgo(now)));
 }
 
 /** The sample kitchens in their order. */

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { z } from 'zod';
+import { z } from '../core/zod';
 import { lexicon } from '../../data/foods';
 import rawTasks from '../../data/tasks.json';
 import { taskSchema } from '../core/cutting/task';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 
 /** Closed word lists of the blade description; every other module takes its types from here. */
 export const TIPS = ['point', 'dropped', 'clipped', 'square', 'sickle', 'round', 'upswept', 'hooked', 'blunt'] as const;

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { FOODS_AVOIDED } from './words';
 
 /** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { FOODS_AVOIDED, MOTIONS, type Avoidable } from './words';
 
 const level = z.number().int().min(0).max(3);

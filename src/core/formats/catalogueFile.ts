@@ -1,8 +1,9 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
+import { z } from '../zod';
 import { bladeModelSchema, type BladeModel } from '../blade/schema';
 import type { Reference } from '../reference';
-import { faultsOf, FaultyInput, parseJson, shown, unknownId, type Fault } from './faults';
+import { Faults, faultsOf, FaultyInput, shown } from './faults';
+import { parseJson } from './json';
 
 /** Most models one catalogue may hold. */
 export const MAX_MODELS = 5000;
@@ -19,24 +20,23 @@ const envelope = z.strictObject({
  */
 export function readCatalogue(source: string, kind: 'json' | 'csv', reference: Reference): BladeModel[] {
   const rows = kind === 'csv' ? csvRows(source) : jsonRows(source);
-  const faults: Fault[] = [];
+  const faults = new Faults();
   const models: BladeModel[] = [];
   const seen = new Map<string, string>();
   rows.forEach(({ path, row }) => {
     const result = bladeModelSchema.safeParse(row);
     if (!result.success) {
-      faults.push(...faultsOf(result.error).map((f) => ({ ...f, path: `${path}.${f.path}` })));
+      for (const fault of faultsOf(result.error)) faults.add(`${path}.${fault.path}`, () => fault.message);
       return;
     }
     const model = result.data;
-    if (!reference.types.has(model.type))
-      faults.push({ path: `${path}.type`, message: unknownId(model.type, reference.types.keys(), 'blade type') });
+    faults.check(`${path}.type`, model.type, reference.types, 'blade type');
     const before = seen.get(model.id);
-    if (before) faults.push({ path: `${path}.id`, message: `${model.id} is already used by ${before}` });
+    if (before) faults.add(`${path}.id`, () => `${model.id} is already used by ${before}`);
     seen.set(model.id, path);
     models.push(model);
   });
-  if (faults.length > 0) throw new FaultyInput(faults);
+  faults.throwAny();
   if (models.length === 0) throw new FaultyInput([{ path: 'catalogue', message: 'has no models; give at least one' }]);
   return models;
 }
@@ -46,11 +46,14 @@ export function writeCatalogueJson(models: readonly BladeModel[]): string {
   return `${JSON.stringify({ format: 'scabbard.catalogue', version: 1, models }, null, 1)}\n`;
 }
 
+/** What a spreadsheet would compute instead of showing: such a cell is written behind an apostrophe, and read without it. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+
 /** A catalogue as CSV text: one model a row, columns named as the model's keys; a missing hardness is an empty cell. */
 export function writeCatalogueCsv(models: readonly BladeModel[]): string {
   return `${Papa.unparse(
     models.map((model) => ({ ...model, hrc: model.hrc ?? '' })),
-    { columns: Object.keys(bladeModelSchema.shape), newline: '\n' },
+    { columns: Object.keys(bladeModelSchema.shape), newline: '\n', escapeFormulae: FORMULA },
   )}\n`;
 }
 
@@ -64,6 +67,7 @@ function csvRows(source: string): { path: string; row: unknown }[] {
   const parsed = Papa.parse<Record<string, string>>(source.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
+    transform: (cell) => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell),
   });
   // one column has no delimiter to find; that alone is no fault
   const broken = parsed.errors

@@ -1,4 +1,5 @@
-import type { z } from 'zod';
+import { distance } from 'fastest-levenshtein';
+import type { z } from '../zod';
 
 /** One thing wrong with what came in: where, what, and what would be right. */
 export interface Fault {
@@ -34,50 +35,80 @@ export function shown(value: unknown): string {
   return text.length > 40 ? `${text.slice(0, 37)}…` : text;
 }
 
-/** JSON or a {@link FaultyInput} that says it is not. */
-export function parseJson(source: string): unknown {
-  try {
-    return JSON.parse(source.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    const why = error instanceof Error ? error.message : 'unreadable';
-    throw new FaultyInput([{ path: 'file', message: `is not JSON (${why}); check the last edit` }]);
+/** Most faults told of one file; the number of the others is said. */
+export const MOST_TOLD = 100;
+/** Names are suggested for so many unknown ids: the others are told plainly. */
+const MOST_SUGGESTED = 12;
+
+/** What finds faults and says where. */
+export interface FaultSink {
+  add(path: string, message: () => string): void;
+  /** Adds a fault where an id is not among those known. */
+  check(path: string, id: string, known: { has(id: string): boolean; keys(): Iterable<string> }, what: string): void;
+}
+
+/** Collects faults: the first {@link MOST_TOLD} are told, the rest counted, so that the work stays in proportion to what is read. */
+export class Faults implements FaultSink {
+  private readonly told: Fault[] = [];
+  private count = 0;
+  private suggested = 0;
+
+  add(path: string, message: () => string): void {
+    if (this.count++ < MOST_TOLD) this.told.push({ path, message: message() });
+  }
+
+  check(...[path, id, known, what]: Parameters<FaultSink['check']>): void {
+    if (known.has(id)) return;
+    this.add(path, () => unknownId(id, this.suggested++ < MOST_SUGGESTED ? known.keys() : [], what));
+  }
+
+  /** The same collection for a part of the whole: its paths begin with `prefix`. */
+  within(prefix: string): FaultSink {
+    return {
+      add: (path, message) => this.add(`${prefix}${path}`, message),
+      check: (path, id, known, what) => this.check(`${prefix}${path}`, id, known, what),
+    };
+  }
+
+  /** The faults to tell; empty when there are none. */
+  list(): Fault[] {
+    const more = this.count - this.told.length;
+    return more > 0 ? [...this.told, { path: 'file', message: `has ${more} more faults like these` }] : this.told;
+  }
+
+  /** Throws {@link FaultyInput} when there is any. */
+  throwAny(): void {
+    if (this.count > 0) throw new FaultyInput(this.list());
   }
 }
 
 /** Turns Zod's issues into faults: one a line, unknown keys named one by one. */
 export function faultsOf(error: z.ZodError): Fault[] {
-  return error.issues.flatMap((issue) => {
+  const faults = new Faults();
+  for (const issue of error.issues)
     if (issue.code === 'unrecognized_keys')
-      return issue.keys.map((key) => ({
-        path: pathName([...issue.path, key]),
-        message: 'is not a key of this format; remove it or correct its spelling',
-      }));
-    return [{ path: pathName(issue.path), message: issue.message }];
-  });
+      for (const key of issue.keys)
+        faults.add(
+          pathName([...issue.path, key]),
+          () => 'is not a key of this format; remove it or correct its spelling',
+        );
+    else faults.add(pathName(issue.path), () => issue.message);
+  return faults.list();
 }
+
+/** Longest id for which others are compared with it, characters. */
+const LONGEST_COMPARED = 60;
 
 /** `"x" is not known`, with the nearest known ids when any are close. */
 export function unknownId(id: string, known: Iterable<string>, what: string): string {
-  const near = [...known]
-    .map((candidate) => ({ candidate, distance: editDistance(id, candidate) }))
-    .filter(({ distance, candidate }) => distance <= Math.max(2, candidate.length / 3))
+  const far = (candidate: string) => Math.max(2, candidate.length / 3);
+  const compared = id.length > LONGEST_COMPARED ? [] : [...known];
+  const near = compared
+    .filter((candidate) => Math.abs(candidate.length - id.length) <= far(candidate))
+    .map((candidate) => ({ candidate, distance: distance(id, candidate) }))
+    .filter(({ distance: apart, candidate }) => apart <= far(candidate))
     .sort((a, b) => a.distance - b.distance || (a.candidate < b.candidate ? -1 : 1))
     .slice(0, 3);
   const hint = near.length > 0 ? `; did you mean ${near.map((n) => n.candidate).join(' or ')}?` : '';
   return `${shown(id)} is not a known ${what}${hint}`;
-}
-
-function editDistance(a: string, b: string): number {
-  let row = Array.from({ length: b.length + 1 }, (_, i) => i);
-  for (let i = 1; i <= a.length; i++) {
-    const next = [i];
-    for (let j = 1; j <= b.length; j++)
-      next[j] = Math.min(
-        (row[j] ?? 0) + 1,
-        (next[j - 1] ?? 0) + 1,
-        (row[j - 1] ?? 0) + (a[i - 1] === b[j - 1] ? 0 : 1),
-      );
-    row = next;
-  }
-  return row[b.length] ?? 0;
 }

@@ -1,8 +1,9 @@
-import { z } from 'zod';
+import { z } from '../zod';
 import { STEEL_IDS } from '../blade/schema';
 import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
-import { faultsOf, FaultyInput, parseJson, shown } from './faults';
+import { faultsOf, FaultyInput, shown } from './faults';
+import { parseJson } from './json';
 import {
   BALANCE_TASTES,
   BOARD_MATERIALS,
@@ -32,6 +33,8 @@ import {
 
 /** Largest kitchen file accepted, bytes. */
 export const MAX_FILE_BYTES = 2 * 1024 * 1024;
+/** Most values in it: every list at its longest has some 80,000. */
+export const MAX_VALUES = 100_000;
 
 const number = (low: number, high: number, whole = false) =>
   z.number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` }).check((ctx) => {
@@ -281,7 +284,7 @@ export function readKitchenFile(value: unknown): KitchenFile {
 export function readKitchenText(source: string): KitchenFile {
   if (source.length > MAX_FILE_BYTES)
     throw new FaultyInput([{ path: 'file', message: 'is larger than 2 MB; a kitchen file is smaller than that' }]);
-  return readKitchenFile(parseJson(source));
+  return readKitchenFile(parseJson(source, MAX_VALUES));
 }
 
 /** An empty kitchen: everything is assumed until it is said. */

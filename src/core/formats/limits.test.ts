@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyKitchen } from '../testing/arbitrary';
-import { faultLine, FaultyInput, parseJson, pathName, shown, unknownId } from './faults';
+import { faultLine, FaultyInput, pathName, shown, unknownId } from './faults';
+import { parseJson } from './json';
 import { emptyKitchen, MAX_FILE_BYTES, readKitchenFile, readKitchenText } from './kitchenFile';
 
 const head = { format: 'scabbard.kitchen', version: 1 };

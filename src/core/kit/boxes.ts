@@ -1,5 +1,5 @@
 import { GUIDANCE } from '../constants';
-import { z } from 'zod';
+import { z } from '../zod';
 import { CATALOGUE_CURRENCY, convertMinor } from '../money/currency';
 import type { Candidate, Making, Sold } from './candidates';
 import { kindOfWork } from './kinds';

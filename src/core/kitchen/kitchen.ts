@@ -1,7 +1,7 @@
 import type { BladeModel, Steel } from '../blade/schema';
 import type { Dish } from '../cutting/dish';
 import type { Avoidable } from '../cutting/words';
-import { FaultyInput, unknownId, type Fault } from '../formats/faults';
+import { Faults, type FaultSink } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
@@ -161,56 +161,82 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
   return filled;
 }
 
-function checkIds(file: KitchenFile, reference: Reference, models: readonly BladeModel[]): void {
-  const faults: Fault[] = [];
-  const modelIds = new Set(models.map((m) => m.id));
-  const check = (
-    path: string,
-    id: string,
-    known: { has(id: string): boolean; keys(): Iterable<string> },
-    what: string,
-  ) => {
-    if (!known.has(id)) faults.push({ path, message: unknownId(id, known.keys(), what) });
-  };
-  file.cooking?.cuisines?.forEach((c, i) => check(`cooking.cuisines[${i}].id`, c.id, reference.cuisines, 'cuisine'));
-  const ownDishes = file.cooking?.ownDishes ?? [];
-  const dishes = new Set([...reference.dishes.keys(), ...ownDishes.map((d) => d.id)]);
-  file.cooking?.dishes?.forEach((d, i) => check(`cooking.dishes[${i}].id`, d.id, dishes, 'dish'));
-  ownDishes.forEach((dish, i) => {
+/** Ids and makers of the models a kitchen may name. */
+export interface KnownModels {
+  ids: ReadonlySet<string>;
+  makers: ReadonlySet<string>;
+}
+export const knownModels = (models: readonly Pick<BladeModel, 'id' | 'maker'>[]): KnownModels => ({
+  ids: new Set(models.map((m) => m.id)),
+  makers: new Set(models.map((m) => m.maker)),
+});
+
+/** Several sets of ids as one to look in. */
+const eitherOf = (...sets: readonly { has(id: string): boolean; keys(): Iterable<string> }[]) => ({
+  has: (id: string) => sets.some((set) => set.has(id)),
+  keys: () => sets.flatMap((set) => [...set.keys()]),
+});
+
+function checkCooking(cooking: NonNullable<KitchenFile['cooking']>, reference: Reference, faults: FaultSink): void {
+  const { ownDishes = [] } = cooking;
+  const own = new Map(ownDishes.map(({ id }, i) => [id, i] as const).reverse());
+  const dishes = eitherOf(reference.dishes, own);
+  cooking.cuisines?.forEach((c, i) => faults.check(`cooking.cuisines[${i}].id`, c.id, reference.cuisines, 'cuisine'));
+  cooking.dishes?.forEach((d, i) => faults.check(`cooking.dishes[${i}].id`, d.id, dishes, 'dish'));
+  ownDishes.forEach(({ id, tasks }, i) => {
     const path = `cooking.ownDishes[${i}]`;
-    const taken = reference.dishes.has(dish.id) || ownDishes.findIndex((d) => d.id === dish.id) < i;
-    if (taken) faults.push({ path: `${path}.id`, message: `${dish.id} is already the id of a dish; choose another` });
-    dish.tasks.forEach((t, j) => check(`${path}.tasks[${j}].id`, t.id, reference.tasks, 'task'));
+    if (reference.dishes.has(id) || own.get(id) !== i)
+      faults.add(`${path}.id`, () => `${id} is already the id of a dish; choose another`);
+    tasks.forEach((t, j) => faults.check(`${path}.tasks[${j}].id`, t.id, reference.tasks, 'task'));
   });
-  file.cooking?.tasks?.forEach((t, i) => check(`cooking.tasks[${i}].id`, t.id, reference.tasks, 'task'));
-  file.cooking?.sizes?.forEach((t, i) => check(`cooking.sizes[${i}].id`, t.id, reference.tasks, 'task'));
-  const ownedCount = file.owned?.length ?? 0;
+  cooking.tasks?.forEach((t, i) => faults.check(`cooking.tasks[${i}].id`, t.id, reference.tasks, 'task'));
+  cooking.sizes?.forEach((t, i) => faults.check(`cooking.sizes[${i}].id`, t.id, reference.tasks, 'task'));
+}
+
+function checkLimits(limits: NonNullable<KitchenFile['limits']>, reference: Reference, known: KnownModels, faults: FaultSink) {
+  const { must = [], never = [], maker } = limits;
+  const kinds = eitherOf(reference.types, known.ids);
+  const refusable = eitherOf(reference.types, known.ids, reference.tools);
+  const refused = new Set(never);
+  must.forEach((id, i) => faults.check(`limits.must[${i}]`, id, kinds, 'blade type or model'));
+  never.forEach((id, i) => faults.check(`limits.never[${i}]`, id, refusable, 'blade type, model or tool'));
+  must.forEach((id, i) => {
+    if (refused.has(id))
+      faults.add(`limits.must[${i}]`, () => `${id} is also under limits.never; keep one of the two`);
+  });
+  if (maker) faults.check('limits.maker', maker, known.makers, 'maker');
+}
+
+/**
+ * Adds to `faults` every id of a kitchen file that names no cuisine, dish, task, tool, type or model; `path` is where the file stands in
+ * what is read. The time it takes is in proportion to the length of the file.
+ */
+export function checkIds(
+  file: KitchenFile,
+  reference: Reference,
+  known: KnownModels,
+  faults: Faults,
+  path = '',
+): void {
+  const at = path ? faults.within(`${path}.`) : faults;
+  if (file.cooking) checkCooking(file.cooking, reference, at);
+  const owned = file.owned ?? [];
   file.cooks?.forEach((cook, i) =>
     cook.mayUse?.forEach((index, j) => {
-      if (index >= ownedCount)
-        faults.push({
-          path: `cooks[${i}].mayUse[${j}]`,
-          message: `${index} is no owned knife; ${ownedCount === 0 ? 'none is listed under owned' : `use 0 to ${ownedCount - 1}`}`,
-        });
+      if (index >= owned.length)
+        at.add(
+          `cooks[${i}].mayUse[${j}]`,
+          () =>
+            `${index} is no owned knife; ${owned.length === 0 ? 'none is listed under owned' : `use 0 to ${owned.length - 1}`}`,
+        );
     }),
   );
-  file.tools?.forEach((t, i) => check(`tools[${i}]`, t, reference.tools, 'tool'));
-  file.owned?.forEach((o, i) => {
-    if (o.type) check(`owned[${i}].type`, o.type, reference.types, 'blade type');
-    if (o.model) check(`owned[${i}].model`, o.model, modelIds, 'catalogue model');
+  file.tools?.forEach((t, i) => at.check(`tools[${i}]`, t, reference.tools, 'tool'));
+  owned.forEach((o, i) => {
+    if (o.type) at.check(`owned[${i}].type`, o.type, reference.types, 'blade type');
+    if (o.model) at.check(`owned[${i}].model`, o.model, known.ids, 'catalogue model');
   });
-  const kinds = new Set([...reference.types.keys(), ...modelIds]);
-  const refusable = new Set([...kinds, ...reference.tools.keys()]);
-  file.limits?.must?.forEach((id, i) => check(`limits.must[${i}]`, id, kinds, 'blade type or model'));
-  file.limits?.never?.forEach((id, i) => check(`limits.never[${i}]`, id, refusable, 'blade type, model or tool'));
-  file.limits?.must?.forEach((id, i) => {
-    if (file.limits?.never?.includes(id))
-      faults.push({ path: `limits.must[${i}]`, message: `${id} is also under limits.never; keep one of the two` });
-  });
-  const { maker } = file.limits ?? {};
-  const makers = new Set(models.map((m) => m.maker));
-  if (maker) check('limits.maker', maker, makers, 'maker');
-  if (faults.length > 0) throw new FaultyInput(faults);
+  if (file.limits) checkLimits(file.limits, reference, known, at);
 }
 
 /** A dish of one's own with its amounts for four portions, as the shipped ones have them; whole things stay whole. */
@@ -239,7 +265,9 @@ export function completeKitchen(
   reference: Reference,
   models: readonly BladeModel[],
 ): { kitchen: Kitchen; assumed: string[] } {
-  checkIds(file, reference, models);
+  const faults = new Faults();
+  checkIds(file, reference, knownModels(models), faults);
+  faults.throwAny();
   const assumed: string[] = [];
   const currency = file.currency ?? CATALOGUE_CURRENCY;
   if (file.currency === undefined) assumed.push(`Prices in ${CATALOGUE_CURRENCY}.`);

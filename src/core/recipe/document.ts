@@ -1,7 +1,8 @@
 import { decode } from 'he';
 import { parse } from 'node-html-parser';
-import { z } from 'zod';
-import { FaultyInput, parseJson } from '../formats/faults';
+import { z } from '../zod';
+import { FaultyInput } from '../formats/faults';
+import { parseJson } from '../formats/json';
 
 /** What a recipe document holds before its lines are read. */
 export interface RecipeText {

@@ -1,17 +1,8 @@
 import type { APIContext } from 'astro';
-import { z } from 'zod';
-import { reference } from '../../../../../../data/reference';
-import { kitchenFileSchema, MAX_FILE_BYTES } from '../../../../../core/formats/kitchenFile';
-import { completeKitchen } from '../../../../../core/kitchen/kitchen';
-import { readCatalogueModels } from '../../../../../server/catalogue';
-import { answering, json, notFound, problem, readBody } from '../../../../../server/http';
-import { keepBeside, listKept, MAX_KEPT } from '../../../../../server/kept';
-
-const bodySchema = z.strictObject({
-  kind: z.enum(['snapshot', 'scenario']),
-  name: z.string().trim().min(1).max(80),
-  kitchen: kitchenFileSchema,
-});
+import { MAX_KEPT } from '../../../../../core/formats/workspaceFile';
+import { readOwnNames } from '../../../../../server/catalogue';
+import { answering, full, json, notFound, readBody } from '../../../../../server/http';
+import { keepBeside, listKept } from '../../../../../server/kept';
 
 export const GET = answering(async ({ params, locals }: APIContext) => {
   const kept = await listKept(locals.workspaceId, params.id ?? '');
@@ -19,11 +10,10 @@ export const GET = answering(async ({ params, locals }: APIContext) => {
 });
 
 export const POST = answering(async ({ request, params, locals }: APIContext) => {
-  const body = await readBody(request, bodySchema, MAX_FILE_BYTES + 1024);
-  completeKitchen(body.kitchen, reference, await readCatalogueModels(locals.workspaceId));
-  const done = await keepBeside(locals.workspaceId, params.id ?? '', body);
+  const { workspaceId } = locals;
+  const body = await readBody(request, 'keep', () => readOwnNames(workspaceId));
+  const done = await keepBeside(workspaceId, params.id ?? '', body);
   if (done === null) return notFound();
-  if (done === 'full')
-    return problem(409, 'Full', `A kitchen keeps at most ${MAX_KEPT} snapshots and scenarios: delete one first.`);
+  if (done === 'full') return full(`A kitchen keeps at most ${MAX_KEPT} snapshots and scenarios: delete one first.`);
   return json({ kept: true }, 201);
 });

@@ -1,0 +1,79 @@
+import { FaultyInput, pathName } from './faults';
+
+/** Most levels of brackets in anything that comes in; no format of ours has more than eight. */
+const MAX_DEPTH = 32;
+/** Most values in it where the format names no number of its own: a full catalogue has 160,000. */
+const MAX_VALUES = 200_000;
+
+/** The text is no JSON at all. */
+export class NotJson extends FaultyInput {}
+
+/** Why a text is not worth parsing, counted without recursion and with strings left apart; null when it may be. */
+function excessOf(source: string, mostValues: number): string | null {
+  let [depth, values] = [0, 1];
+  for (let i = 0, inString = false; i < source.length; i++) {
+    const c = source.charCodeAt(i);
+    // 34 is a quotation mark, 92 a backslash, 44 a comma, 91 and 123 open a bracket, 93 and 125 close one
+    if (inString) {
+      if (c === 92) i++;
+      else if (c === 34) inString = false;
+    } else if (c === 34) inString = true;
+    else if (c === 44) values++;
+    else if (c === 91 || c === 123) depth++;
+    else if (c === 93 || c === 125) depth--;
+    if (depth > MAX_DEPTH) return `is nested more than ${MAX_DEPTH} levels deep; no file of ours is`;
+    if (values > mostValues) return `holds more than ${mostValues} values; no file of ours does`;
+  }
+  return null;
+}
+
+/** Whether a text can be stored and shown: no NUL, no half of a surrogate pair. */
+export const isWellFormed = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text);
+
+/** Escapes that may stand for a character that cannot be stored. */
+const SUSPECT = /\\u(?:0000|[dD][89a-fA-F])/;
+
+/** Path of the first string, or of the object with the first key, that is not well formed; null when all are. */
+function malformedIn(value: unknown): string | null {
+  const open: { parent: (typeof open)[number] | null; key: string | number; value: unknown }[] = [
+    { parent: null, key: '', value },
+  ];
+  for (let at = open.pop(); at; at = open.pop()) {
+    const here = at.value;
+    const isObject = typeof here === 'object' && here !== null;
+    const bad = isObject ? !Object.keys(here).every(isWellFormed) : typeof here === 'string' && !isWellFormed(here);
+    if (bad) {
+      const path: (string | number)[] = [];
+      for (let up: typeof at | null = at; up?.parent; up = up.parent) path.unshift(up.key);
+      return pathName(path);
+    }
+    if (!isObject) continue;
+    const isList = Array.isArray(here);
+    for (const [key, inside] of Object.entries(here))
+      open.push({ parent: at, key: isList ? Number(key) : key, value: inside });
+  }
+  return null;
+}
+
+/**
+ * Reads JSON that comes from outside. Throws {@link NotJson} when it is none, and {@link FaultyInput} when it is nested too deeply, has too many
+ * values or holds text that is not well formed.
+ */
+export function parseJson(source: string, mostValues = MAX_VALUES): unknown {
+  const text = source.replace(/^\uFEFF/, '');
+  const excess = excessOf(text, mostValues);
+  if (excess !== null) throw new FaultyInput([{ path: 'file', message: excess }]);
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    const why = error instanceof Error ? error.message : 'unreadable';
+    throw new NotJson([{ path: 'file', message: `is not JSON (${why}); check the last edit` }]);
+  }
+  const malformed = SUSPECT.test(text) || !isWellFormed(text) ? malformedIn(value) : null;
+  if (malformed !== null)
+    throw new FaultyInput([
+      { path: malformed, message: 'holds a character that cannot be stored (NUL, or half of a pair); type it again' },
+    ]);
+  return value;
+}

@@ -1,1 +1,0 @@
-export const GET = () => new Response('ok');

@@ -1,0 +1,114 @@
+import { bladeModelSchema, type BladeModel } from '../core/blade/schema';
+import { MAX_MODELS } from '../core/formats/catalogueFile';
+import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
+import { parseJson } from '../core/formats/json';
+import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
+import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES, workspaceFileSchema } from '../core/formats/workspaceFile';
+import { checkIds, knownModels } from '../core/kitchen/kitchen';
+import { z } from '../core/zod';
+import { shippedModels } from '../../data/models';
+import { reference } from '../../data/reference';
+
+/** What tells the models of a workspace from unknown ones. */
+export type OwnNames = readonly Pick<BladeModel, 'id' | 'maker'>[];
+
+/** What a body brings that names other things. */
+interface Brought {
+  kitchens?: readonly { path: string; kitchen: KitchenFile }[];
+  models?: readonly BladeModel[];
+}
+
+export interface Reader<T> {
+  /** Most bytes a body may have. */
+  bytes: number;
+  /** Reads the text of a body. Throws FaultyInput with every fault. */
+  read: (text: string, own: OwnNames) => T;
+}
+
+const shipped = knownModels(shippedModels);
+
+/** Faults of models for a workspace: an unknown type, an id used twice or by a shipped model. */
+function checkModels(models: readonly BladeModel[], faults: Faults): void {
+  const seen = new Map<string, number>();
+  models.forEach(({ id, type }, i) => {
+    faults.check(`models[${i}].type`, type, reference.types, 'blade type');
+    const before = seen.get(id);
+    if (before !== undefined)
+      faults.add(`models[${i}].id`, () => `${id} is already the id of models[${before}]; give it another`);
+    if (shipped.ids.has(id))
+      faults.add(`models[${i}].id`, () => `${id} is a model of the shipped catalogue; give yours an id of its own`);
+    seen.set(id, i);
+  });
+}
+
+const reader = <S extends z.ZodType>(
+  schema: S,
+  { bytes, values }: { bytes: number; values: number },
+  brought: (body: z.infer<S>) => Brought = () => ({}),
+): Reader<z.infer<S>> => ({
+  bytes,
+  read: (text, own) => {
+    const parsed = schema.safeParse(parseJson(text, values));
+    if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
+    const { kitchens = [], models = [] } = brought(parsed.data);
+    const faults = new Faults();
+    checkModels(models, faults);
+    const known =
+      own.length + models.length > 0 ? knownModels([...shippedModels, ...own, ...models]) : shipped;
+    for (const { path, kitchen } of kitchens) checkIds(kitchen, reference, known, faults, path);
+    faults.throwAny();
+    return parsed.data;
+  },
+});
+
+const name = z.string().trim().min(1).max(80);
+const id = z.string().max(80);
+/** PostgreSQL counts versions in four bytes. */
+const version = z.number().int().positive().max(2_147_483_646);
+const kitchenRoom = { bytes: MAX_FILE_BYTES + 1024, values: MAX_VALUES };
+const little = { bytes: 4096, values: 100 };
+const theKitchen = ({ kitchen }: { kitchen: KitchenFile }): Brought => ({ kitchens: [{ path: 'kitchen', kitchen }] });
+
+/** Everything a request may carry. */
+export const BODIES = {
+  newKitchen: reader(
+    z.discriminatedUnion('from', [
+      z.strictObject({ from: z.literal('nothing'), name: name.optional() }),
+      z.strictObject({ from: z.literal('sample'), sample: id }),
+      z.strictObject({ from: z.literal('copy'), of: id }),
+      z.strictObject({ from: z.literal('file'), kitchen: kitchenFileSchema }),
+    ]),
+    kitchenRoom,
+    (body) => (body.from === 'file' ? theKitchen(body) : {}),
+  ),
+  save: reader(z.strictObject({ version, kitchen: kitchenFileSchema }), kitchenRoom, theKitchen),
+  keep: reader(
+    z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, kitchen: kitchenFileSchema }),
+    kitchenRoom,
+    theKitchen,
+  ),
+  change: reader(z.union([z.strictObject({ name }), z.strictObject({ deleted: z.literal(false) })]), little),
+  models: reader(
+    z.strictObject({
+      models: z.array(bladeModelSchema).min(1).max(MAX_MODELS),
+      duplicates: z.enum(['skip', 'replace']),
+    }),
+    { bytes: 6 * 1024 * 1024, values: 40 * MAX_MODELS },
+  ({ models }) => ({ models }),
+  ),
+  workspace: reader(
+    workspaceFileSchema,
+    { bytes: MAX_WORKSPACE_BYTES, values: MAX_WORKSPACE_VALUES },
+    ({ models, kitchens }) => ({
+      models,
+      kitchens: kitchens.flatMap(({ kitchen, kept }, i) => [
+        { path: `kitchens[${i}].kitchen`, kitchen },
+        ...kept.map((beside, j) => ({ path: `kitchens[${i}].kept[${j}].kitchen`, kitchen: beside.kitchen })),
+      ]),
+    }),
+  ),
+  open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
+  nothing: reader(z.strictObject({}), little),
+};
+export type BodyName = keyof typeof BODIES;
+export type Body<N extends BodyName> = ReturnType<(typeof BODIES)[N]['read']>;

@@ -1,0 +1,24 @@
+import { described } from './failures';
+import { purgeDeleted } from './kitchens';
+import { log } from './log';
+import { purgeEmptyWorkspaces } from './workspaces';
+
+const HOUR = 3_600_000;
+
+/** Removes for good what was deleted long ago, and workspaces that hold nothing. Any number of servers may do so at once. */
+export async function keepHouse(now: Date): Promise<void> {
+  await purgeDeleted(now);
+  await purgeEmptyWorkspaces(now);
+}
+
+let begun = false;
+
+/** Keeps house now and every hour from now on, once per server process. */
+export function beginHousekeeping(): void {
+  if (begun) return;
+  begun = true;
+  const keep = () =>
+    void keepHouse(new Date()).catch((error: unknown) => log.error(described(error), 'housekeeping failed'));
+  keep();
+  setInterval(keep, HOUR).unref();
+}
