@@ -2,35 +2,9 @@ import { request } from 'node:http';
 import { expect, test } from 'vitest';
 import { z } from '../src/core/zod';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
+import { newCookie, problemSchema as problem, send, storedSchema as stored } from './asking';
 import { address } from './support';
 
-const stored = z.object({
-  id: z.string(),
-  version: z.number(),
-  kitchen: z.looseObject({ name: z.string().optional() }),
-});
-const problem = z.object({
-  title: z.string(),
-  status: z.number(),
-  detail: z.string(),
-  faults: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
-});
-
-async function newCookie(): Promise<string> {
-  const response = await fetch(address);
-  const cookie = response.headers.getSetCookie().find((c) => c.startsWith('scabbard_workspace='));
-  if (!cookie) throw new Error('no workspace cookie');
-  expect(cookie).toMatch(/HttpOnly/);
-  expect(cookie).toMatch(/SameSite=Lax/);
-  return cookie.split(';')[0] ?? '';
-}
-
-const send = (path: string, method: string, body: unknown, cookie = '', headers: Record<string, string> = {}) =>
-  fetch(`${address}${path}`, {
-    method,
-    body: typeof body === 'string' ? body : JSON.stringify(body),
-    headers: { 'content-type': 'application/json', origin: address, cookie, ...headers },
-  });
 const made = async (cookie: string) =>
   stored.parse(await (await send('/api/kitchens', 'POST', { from: 'nothing' }, cookie)).json());
 
@@ -77,7 +51,7 @@ test('bad input is refused with problem details that name the field', async () =
   const ids = problem.parse(
     await (await send('/api/kitchens', 'POST', { from: 'file', kitchen: unknown }, cookie)).json(),
   );
-  expect(ids.faults?.[0]?.path).toBe('owned[0].type');
+  expect(ids.faults?.[0]?.path).toBe('kitchen.owned[0].type');
   expect((await send('/api/kitchens', 'POST', '{oops', cookie)).status).toBe(400);
   expect((await send('/api/kitchens', 'POST', { from: 'sample', sample: 'nope' }, cookie)).status).toBe(404);
   expect((await send('/api/kitchens', 'POST', `"${'x'.repeat(2_200_000)}"`, cookie)).status).toBe(413);

@@ -58,8 +58,9 @@ await db.transaction(async (tx) => {
   );
 });
 // the application writes what belongs to workspaces and only reads the rest; a database of one's own may have no such role
-const [app] = (await db.execute<{ there: boolean }>(sql`select true as there from pg_roles where rolname = 'scabbard_app'`))
-  .rows;
+const [app] = (
+  await db.execute<{ there: boolean }>(sql`select true as there from pg_roles where rolname = 'scabbard_app'`)
+).rows;
 if (app)
   await db.execute(sql`
     grant usage on schema public to scabbard_app;

@@ -23,7 +23,13 @@ await main(() =>
       {
         cwd: root,
         stdio: ['ignore', 'inherit', 'inherit'],
-        env: { ...process.env, SCABBARD_ADDRESS: server.address, SCABBARD_OWNER_URL: ownerUrl, SCABBARD_LOG: log, DATABASE_URL: '' },
+        env: {
+          ...process.env,
+          SCABBARD_ADDRESS: server.address,
+          SCABBARD_OWNER_URL: ownerUrl,
+          SCABBARD_LOG: log,
+          DATABASE_URL: '',
+        },
       },
     );
     stops.push(async () => void vitest.kill());

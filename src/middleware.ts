@@ -32,9 +32,14 @@ function isSameOrigin(request: Request, url: URL): boolean {
 function checkPace(wait: number): void {
   if (wait > 0)
     throw new Answer(
-      problem(429, 'Too fast', `Too many changes at once. Try again in ${wait === 1 ? 'a second' : `${wait} seconds`}.`, {
-        headers: { 'retry-after': String(wait) },
-      }),
+      problem(
+        429,
+        'Too fast',
+        `Too many changes at once. Try again in ${wait === 1 ? 'a second' : `${wait} seconds`}.`,
+        {
+          headers: { 'retry-after': String(wait) },
+        },
+      ),
     );
 }
 
@@ -48,7 +53,7 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
     checkPace(CLIENT_WRITES.take(client, Date.now()));
     if (found) checkPace(WRITES.take(found, Date.now()));
   }
-  const useKey = (key: string | null) => {
+  const setKey = (key: string | null) => {
     if (key === null) cookies.delete(WORKSPACE_COOKIE, { path: '/' });
     else
       cookies.set(WORKSPACE_COOKIE, key, {
@@ -60,16 +65,17 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
       });
   };
   locals.workspaceId = found ?? NOBODY;
-  locals.useKey = useKey;
+  locals.hasWorkspace = found !== null;
+  locals.setKey = setKey;
   locals.ownWorkspace = async () => {
     if (locals.workspaceId !== NOBODY) return locals.workspaceId;
     checkPace(MADE.take(client, Date.now()));
     const made = await createWorkspace();
-    useKey(made.token);
+    setKey(made.token);
     return (locals.workspaceId = made.id);
   };
   // a page renews the cookie: it ends a year after the last visit, not after the first
-  if (found && token && !isWrite && !url.pathname.startsWith('/api/')) useKey(token);
+  if (found && token && !isWrite && !url.pathname.startsWith('/api/')) setKey(token);
 }
 
 export const onRequest = defineMiddleware(async (context, next) => {

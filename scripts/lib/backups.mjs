@@ -50,7 +50,8 @@ export async function restore({ bin, adminUrl, ownerUrl }, file) {
   const path = resolve(file);
   if (!existsSync(path)) throw new Stop(`There is no file ${path}.`);
   const listed = await run(join(bin, 'pg_restore'), ['--list', path]).catch(() => '');
-  if (!/TABLE DATA public workspace /.test(listed)) throw new Stop(`${path} is no backup of Scabbard; nothing was changed.`);
+  if (!/TABLE DATA public workspace /.test(listed))
+    throw new Stop(`${path} is no backup of Scabbard; nothing was changed.`);
   const database = new URL(adminUrl).pathname.slice(1);
   const owner = new URL(ownerUrl).username;
   const maintenance = withDatabase(adminUrl, 'postgres');

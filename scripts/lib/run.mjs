@@ -17,7 +17,12 @@ export function run(command, args, { input, ...options } = {}) {
     child.on('error', (error) => reject(new Stop(`${command} could not be started: ${error.message}`)));
     child.on('close', (code) => {
       if (code === 0) resolve(output);
-      else reject(new Stop(`${[command, ...args.map(withoutPassword)].join(' ')} failed:\n${output.trim().split('\n').slice(-25).join('\n')}`));
+      else
+        reject(
+          new Stop(
+            `${[command, ...args.map(withoutPassword)].join(' ')} failed:\n${output.trim().split('\n').slice(-25).join('\n')}`,
+          ),
+        );
     });
   });
 }

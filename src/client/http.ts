@@ -19,10 +19,14 @@ export class Refused extends Error {
   }
 }
 
+/** Longest wait for an answer, ms: one that hangs is as good as none. */
+const MOST_MS = 12_000;
+
 /** Asks our own server; `read` parses what comes back. Throws {@link Refused} with the server's reason. */
 export async function ask<T>(read: (answer: unknown) => T, url: string, method = 'GET', body?: unknown): Promise<T> {
   const response = await fetch(url, {
     method,
+    signal: AbortSignal.timeout(MOST_MS),
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
   }).catch(() => {
     throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');

@@ -19,6 +19,10 @@ export const createKitchen = (
 
 export const fetchKitchen = (id: string) => ask(read, `/api/kitchens/${id}`);
 
+/** The version a kitchen has on the server. */
+export const fetchVersion = (id: string) =>
+  ask((answer) => savedSchema.parse(answer).version, `/api/kitchens/${id}?only=version`);
+
 /** Renames a kitchen. */
 export const renameKitchen = (id: string, name: string) =>
   ask((answer) => savedSchema.parse(answer), `/api/kitchens/${id}`, 'PATCH', { name });

@@ -53,8 +53,7 @@ const reader = <S extends z.ZodType>(
     const { kitchens = [], models = [] } = brought(parsed.data);
     const faults = new Faults();
     checkModels(models, faults);
-    const known =
-      own.length + models.length > 0 ? knownModels([...shippedModels, ...own, ...models]) : shipped;
+    const known = own.length + models.length > 0 ? knownModels([...shippedModels, ...own, ...models]) : shipped;
     for (const { path, kitchen } of kitchens) checkIds(kitchen, reference, known, faults, path);
     faults.throwAny();
     return parsed.data;
@@ -94,7 +93,7 @@ export const BODIES = {
       duplicates: z.enum(['skip', 'replace']),
     }),
     { bytes: 6 * 1024 * 1024, values: 40 * MAX_MODELS },
-  ({ models }) => ({ models }),
+    ({ models }) => ({ models }),
   ),
   workspace: reader(
     workspaceFileSchema,

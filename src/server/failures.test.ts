@@ -5,7 +5,8 @@ const wrapped = (code: string, message = 'inner') =>
   new Error('Failed query: insert … params: my secret soup', { cause: Object.assign(new Error(message), { code }) });
 
 test('a database that is gone, busy or full is told from a fault of ours, however deep it is wrapped', () => {
-  for (const code of ['ECONNREFUSED', '57P01', '08006', '53300', '57P03', '57014']) expect(outage(wrapped(code))).toBe('away');
+  for (const code of ['ECONNREFUSED', '57P01', '08006', '53300', '57P03', '57014'])
+    expect(outage(wrapped(code))).toBe('away');
   expect(outage(new Error('Connection terminated unexpectedly'))).toBe('away');
   expect(outage(wrapped('53100'))).toBe('full');
   for (const code of ['22021', '23505', '42P01', '']) expect(outage(wrapped(code))).toBeNull();

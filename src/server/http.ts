@@ -129,5 +129,9 @@ export function failed(request: Request, error: unknown): Response {
   log.error({ request: id, ...(why ? { outage: why } : {}), ...described(error) }, 'request failed');
   return why
     ? unavailable(why)
-    : problem(500, 'Something broke', `The server could not do this, and nothing was changed. Try again; if it stays, tell the number ${id}.`);
+    : problem(
+        500,
+        'Something broke',
+        `The server could not do this, and nothing was changed. Try again; if it stays, tell the number ${id}.`,
+      );
 }

@@ -86,7 +86,11 @@ export async function versionOf(workspaceId: string, id: string): Promise<number
 }
 
 /** Gives a kitchen another name, whatever version it has; null when there is none here. */
-export async function renameKitchen(workspaceId: string, id: string, name: string): Promise<{ version: number } | null> {
+export async function renameKitchen(
+  workspaceId: string,
+  id: string,
+  name: string,
+): Promise<{ version: number } | null> {
   if (!isId(id)) return null;
   const rows = await database()
     .update(kitchen)

@@ -16,7 +16,8 @@ export async function* workspaceText(workspaceId: string): AsyncGenerator<Uint8A
     .from(kitchen)
     .where(and(eq(kitchen.workspaceId, workspaceId), isNull(kitchen.deletedAt)))
     .orderBy(asc(kitchen.createdAt));
-  for (const [i, { id }] of ids.entries()) yield encoder.encode(`${i > 0 ? ',' : ''}\n${await kitchenText(workspaceId, id)}`);
+  for (const [i, { id }] of ids.entries())
+    yield encoder.encode(`${i > 0 ? ',' : ''}\n${await kitchenText(workspaceId, id)}`);
   yield encoder.encode(']}\n');
 }
 

@@ -87,9 +87,9 @@ const recoveryHash = (code: string) => hash(`recovery:${code.toUpperCase().repla
 /** A new code that opens the workspace in another browser; the one before no longer does. It is shown once and only its hash kept. */
 export async function newRecoveryCode(workspaceId: string): Promise<string> {
   const letters = [...randomBytes(GROUPS * PER_GROUP)].map((byte) => LETTERS[byte % LETTERS.length] ?? '');
-  const code = Array.from({ length: GROUPS }, (_, i) => letters.slice(i * PER_GROUP, (i + 1) * PER_GROUP).join('')).join(
-    '-',
-  );
+  const code = Array.from({ length: GROUPS }, (_, i) =>
+    letters.slice(i * PER_GROUP, (i + 1) * PER_GROUP).join(''),
+  ).join('-');
   await database()
     .update(workspace)
     .set({ recoveryHash: recoveryHash(code) })

@@ -9,7 +9,7 @@ import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
-import { fetchKitchen, saveKitchen, type StoredKitchen } from '../client/kitchens';
+import { fetchKitchen, fetchVersion, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/choose';
 import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
 import { edgeHere } from '../core/kit/scored';
@@ -90,6 +90,8 @@ const kitchenWorker = {
 
   /** The kitchen as the server has it now. */
   fetch: (id: string): Promise<StoredKitchen> => fetchKitchen(id),
+  /** The version it has there. */
+  version: (id: string): Promise<number> => fetchVersion(id),
 
   /** Snapshots and scenarios kept beside a kitchen. */
   keep: (id: string, as: NewlyKept): Promise<void> => keepBeside(id, as),

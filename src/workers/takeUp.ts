@@ -11,6 +11,7 @@ const leftSchema = z.object({
   version: z.number(),
   kitchen: kitchenFileSchema,
   sent: kitchenFileSchema.nullable(),
+  cutOff: z.boolean(),
 });
 
 type Stored = { version: number; kitchen: KitchenFile };
@@ -41,12 +42,14 @@ function standingOf(left: z.infer<typeof leftSchema> | null, stored: Stored): 's
 
 /**
  * What a page goes on from: the kitchen the last page left unsaved, where the server has not got it yet, and what was done and undone there,
- * as long as it ended with that kitchen.
+ * as long as it ended with that kitchen. `conflict`: it was cut off from the server, and someone else has written meanwhile.
  */
 export function takeUp(stored: Stored, historyText: string, leftText: string) {
   const left = parsed(leftSchema, leftText);
-  const kitchen = left && standingOf(left, stored) === 'behind' ? left.kitchen : null;
+  const how = standingOf(left, stored);
+  const conflict = how === 'foreign' && left?.cutOff === true;
+  const kitchen = left && (how === 'behind' || conflict) ? left.kitchen : null;
   const read = parsed(historySchema, historyText);
   const goesOn = read && same(read.present, kitchen ?? stored.kitchen);
-  return { kitchen, history: goesOn ? { past: read.past, future: read.future } : null };
+  return { kitchen, conflict, history: goesOn ? { past: read.past, future: read.future } : null };
 }

@@ -25,9 +25,7 @@ export const workspaceFileSchema = z.strictObject({
         kitchen: kitchenFileSchema,
         changedAt: when,
         kept: z
-          .array(
-            z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, at: when, kitchen: kitchenFileSchema }),
-          )
+          .array(z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, at: when, kitchen: kitchenFileSchema }))
           .max(MAX_KEPT),
       }),
     )

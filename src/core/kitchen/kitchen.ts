@@ -193,7 +193,12 @@ function checkCooking(cooking: NonNullable<KitchenFile['cooking']>, reference: R
   cooking.sizes?.forEach((t, i) => faults.check(`cooking.sizes[${i}].id`, t.id, reference.tasks, 'task'));
 }
 
-function checkLimits(limits: NonNullable<KitchenFile['limits']>, reference: Reference, known: KnownModels, faults: FaultSink) {
+function checkLimits(
+  limits: NonNullable<KitchenFile['limits']>,
+  reference: Reference,
+  known: KnownModels,
+  faults: FaultSink,
+) {
   const { must = [], never = [], maker } = limits;
   const kinds = eitherOf(reference.types, known.ids);
   const refusable = eitherOf(reference.types, known.ids, reference.tools);
@@ -201,8 +206,7 @@ function checkLimits(limits: NonNullable<KitchenFile['limits']>, reference: Refe
   must.forEach((id, i) => faults.check(`limits.must[${i}]`, id, kinds, 'blade type or model'));
   never.forEach((id, i) => faults.check(`limits.never[${i}]`, id, refusable, 'blade type, model or tool'));
   must.forEach((id, i) => {
-    if (refused.has(id))
-      faults.add(`limits.must[${i}]`, () => `${id} is also under limits.never; keep one of the two`);
+    if (refused.has(id)) faults.add(`limits.must[${i}]`, () => `${id} is also under limits.never; keep one of the two`);
   });
   if (maker) faults.check('limits.maker', maker, known.makers, 'maker');
 }
@@ -211,13 +215,7 @@ function checkLimits(limits: NonNullable<KitchenFile['limits']>, reference: Refe
  * Adds to `faults` every id of a kitchen file that names no cuisine, dish, task, tool, type or model; `path` is where the file stands in
  * what is read. The time it takes is in proportion to the length of the file.
  */
-export function checkIds(
-  file: KitchenFile,
-  reference: Reference,
-  known: KnownModels,
-  faults: Faults,
-  path = '',
-): void {
+export function checkIds(file: KitchenFile, reference: Reference, known: KnownModels, faults: Faults, path = ''): void {
   const at = path ? faults.within(`${path}.`) : faults;
   if (file.cooking) checkCooking(file.cooking, reference, at);
   const owned = file.owned ?? [];

@@ -1,7 +1,7 @@
 import { ActionIcon, Button, TextInput } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Dress } from './Dress';
@@ -63,7 +63,7 @@ function useUndoKeys({ undo, redo }: KitchenEdits): void {
 function Frame({ stored, here, tools, children }: Props) {
   const worker = useKitchenWorker();
   const edits = useKitchen(stored, worker);
-  const { kitchen, update, undo, redo, canUndo, canRedo, state, why, settle } = edits;
+  const { kitchen, update, undo, redo, canUndo, canRedo, state, why, fromElsewhere, settle } = edits;
   useUndoKeys(edits);
 
   return (
@@ -113,33 +113,54 @@ function Frame({ stored, here, tools, children }: Props) {
           </ActionIcon>
         </span>
         <span className="faded" role="status" title={why}>
-          {SAVE_WORDS[state]}
+          {state === 'saved' && fromElsewhere ? 'Taken over from another window' : SAVE_WORDS[state]}
         </span>
         {tools}
       </KitchenMast>
 
-      {state === 'stale' && (
-        <div className={css.notice} role="alert">
-          <p>This kitchen was changed in another window. Which version goes on?</p>
-          <Button size="xs" variant="default" onClick={() => void settle('theirs')}>
-            The other window’s
-          </Button>
-          <Button size="xs" variant="default" onClick={() => void settle('mine')}>
-            This one
-          </Button>
-        </div>
-      )}
-      {state === 'refused' && (
-        <div className={css.notice} role="alert">
-          <p>The last change was not saved: {why}</p>
-        </div>
-      )}
-      {state === 'unsaved' && (
-        <div className={css.notice} role="alert">
-          <p>{why} It is tried again by itself.</p>
-        </div>
-      )}
+      <SaveNotice {...{ state, why, settle }} />
       {children(edits, worker)}
     </>
   );
+}
+
+/** What keeps a kitchen from being saved, in sight wherever one scrolls. */
+function SaveNotice({ state, why, settle }: Pick<KitchenEdits, 'state' | 'why' | 'settle'>) {
+  const [busy, setBusy] = useState(false);
+  const choose = (keep: 'theirs' | 'mine') => {
+    setBusy(true);
+    void settle(keep)
+      .catch(() => undefined)
+      .finally(() => setBusy(false));
+  };
+  if (state === 'stale')
+    return (
+      <div className={css.notice} role="alert">
+        <p>
+          This kitchen was changed in another window. What you changed here is kept on this device and not saved yet.
+          Which version goes on?
+        </p>
+        <Button size="xs" variant="default" disabled={busy} onClick={() => choose('theirs')}>
+          The other window’s
+        </Button>
+        <Button size="xs" variant="default" disabled={busy} onClick={() => choose('mine')}>
+          This one
+        </Button>
+      </div>
+    );
+  if (state === 'unsaved')
+    return (
+      <div className={css.notice} role="alert">
+        <p>Not saved yet: {why} Your changes are kept on this device and are sent by themselves.</p>
+      </div>
+    );
+  if (state === 'refused')
+    return (
+      <div className={css.notice} role="alert">
+        <p>
+          The last change is not saved: {why} It is kept on this device; change it, or undo it, and it is tried again.
+        </p>
+      </div>
+    );
+  return null;
 }

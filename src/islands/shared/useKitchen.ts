@@ -3,18 +3,20 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { dropNote, keepNote, takeNote } from './device';
 import { begun, changed, redone, undone, type History } from './history';
+import { Saver, type Doors, type SaveState } from './saver';
 
-export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale' | 'refused';
-const SAVE_AFTER_MS = 350;
-const TRY_AGAIN_MS = 4000;
+export type { SaveState } from './saver';
 
 /** Undone and done again survive the way from page to page, not the window. */
 const remembered = (id: string) => `scabbard.history.${id}`;
-/** What was still on its way to the server when a page was left. */
-const onItsWay = (id: string) => `scabbard.unsaved.${id}`;
 /** Most characters of history kept between pages. */
 const MOST_REMEMBERED = 1_500_000;
+/** How often it is asked whether another browser has saved, ms. */
+const LOOK_EVERY_MS = 15_000;
+/** Windows of this browser tell each other of a save here. */
+const CHANNEL = 'scabbard.saves';
 
 function remember(id: string, { past, present, future }: History): void {
   try {
@@ -25,67 +27,141 @@ function remember(id: string, { past, present, future }: History): void {
   }
 }
 
+/** A message of another window, when it is about this kitchen. */
+const versionIn = (message: unknown, id: string): number | null =>
+  typeof message === 'object' &&
+  message !== null &&
+  'id' in message &&
+  message.id === id &&
+  'version' in message &&
+  typeof message.version === 'number'
+    ? message.version
+    : null;
+
+/** Listens for saves of other windows and browsers while this window is looked at. */
+function useOthers(id: string, worker: Remote<KitchenWorker>, saver: Saver, channel: BroadcastChannel): void {
+  useEffect(() => {
+    const hear = (event: MessageEvent<unknown>) => {
+      const version = versionIn(event.data, id);
+      if (version !== null) void saver.heard(version).catch(() => undefined);
+    };
+    const look = () => {
+      if (document.visibilityState !== 'visible') return;
+      // nobody answers while the server is away; the next look is soon
+      void worker
+        .version(id)
+        .then((version) => saver.heard(version))
+        .catch(() => undefined);
+    };
+    const send = () => void saver.save();
+    channel.addEventListener('message', hear);
+    document.addEventListener('visibilitychange', look);
+    addEventListener('online', send);
+    const timer = setInterval(look, LOOK_EVERY_MS);
+    return () => {
+      channel.removeEventListener('message', hear);
+      document.removeEventListener('visibilitychange', look);
+      removeEventListener('online', send);
+      clearInterval(timer);
+    };
+  }, [id, worker, saver, channel]);
+}
+
+/** Leaving the page sends what is still on its way; the next page takes it up, should it be served before that has arrived. */
+function useLeaving(id: string, saver: Saver): void {
+  useEffect(() => {
+    const leave = () => {
+      const rest = saver.leave();
+      if (!rest) return;
+      void fetch(`/api/kitchens/${id}`, {
+        method: 'PUT',
+        body: JSON.stringify(rest),
+        headers: { 'content-type': 'application/json' },
+        keepalive: true,
+      }).catch(() => undefined);
+    };
+    const ask = (event: BeforeUnloadEvent) => {
+      if (saver.asksBeforeLeaving) event.preventDefault();
+    };
+    addEventListener('pagehide', leave);
+    addEventListener('beforeunload', ask);
+    return () => {
+      removeEventListener('pagehide', leave);
+      removeEventListener('beforeunload', ask);
+    };
+  }, [id, saver]);
+}
+
+const TOOK = 'took';
+/** Another window's kitchen takes the place of the one on this page. */
+class Took extends Event {
+  constructor(readonly kitchen: KitchenFile) {
+    super(TOOK);
+  }
+}
+
+/** What saves the kitchen of this page, and what the page before it left unsaved. */
+function begin(
+  stored: StoredKitchen,
+  worker: Remote<KitchenWorker>,
+  tell: (saving: { state: SaveState; why: string }) => void,
+) {
+  const { id } = stored;
+  const left = takeNote(id);
+  const channel = new BroadcastChannel(CHANNEL);
+  const elsewhere = new EventTarget();
+  const doors: Doors = {
+    save: (version, kitchen, before) => worker.save(id, version, kitchen, before),
+    fetch: () => worker.fetch(id),
+    note: (unsaved) => (unsaved ? keepNote(id, JSON.stringify(unsaved)) : dropNote(id)),
+    announce: (version) => channel.postMessage({ id, version }),
+    tell: (state, why) => tell({ state, why }),
+    took: (kitchen) => elsewhere.dispatchEvent(new Took(kitchen)),
+    later: (work, ms) => {
+      const timer = setTimeout(work, ms);
+      return () => clearTimeout(timer);
+    },
+  };
+  return { saver: new Saver(stored, doors, left), channel, left, elsewhere };
+}
+
 /**
- * The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on. Every edit can be undone
- * and done again.
+ * The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on; until the server has them they
+ * are kept on the device. Every edit can be undone and done again.
  */
 export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
+  const { id } = stored;
   const [history, setHistory] = useState(() => begun(stored.kitchen));
-  const kitchen = history.present;
-  const [state, setState] = useState<SaveState>('saved');
-  const [why, setWhy] = useState('');
-  const latest = useRef(stored.kitchen);
+  const [{ state, why }, setSaving] = useState<{ state: SaveState; why: string }>({ state: 'saved', why: '' });
+  const [fromElsewhere, setFromElsewhere] = useState(false);
   const told = useRef(history);
-  const version = useRef(stored.version);
-  const saved = useRef(stored.kitchen);
-  /** The kitchen being saved just now. */
-  const sending = useRef<KitchenFile>(null);
-  /** What the page before this one left unsaved, as text. */
-  const left = useRef('');
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const show = useCallback((next: History) => {
+    told.current = next;
+    setHistory(next);
+  }, []);
 
-  const save = useCallback(() => {
-    const attempt = async (): Promise<void> => {
-      if (sending.current) return;
-      if (saved.current === latest.current) {
-        setState('saved');
-        return;
-      }
-      const sent = latest.current;
-      sending.current = sent;
-      setState('saving');
-      let again: number | null = null;
-      const outcome = await worker.save(stored.id, version.current, sent, left.current);
-      if ('version' in outcome) {
-        version.current = outcome.version;
-        saved.current = sent;
-        if (latest.current === sent) setState('saved');
-        else again = 0;
-      } else {
-        const { refused } = outcome;
-        setWhy(outcome.why);
-        setState(refused === 409 ? 'stale' : refused >= 400 && refused < 500 ? 'refused' : 'unsaved');
-        if (refused === 0 || refused >= 500) again = TRY_AGAIN_MS;
-      }
-      sending.current = null;
-      if (again !== null) timer.current = setTimeout(() => void attempt(), again);
+  const [{ saver, channel, left, elsewhere }] = useState(() => begin(stored, worker, setSaving));
+
+  useEffect(() => {
+    const took = (event: Event) => {
+      if (!(event instanceof Took)) return;
+      setFromElsewhere(true);
+      show(changed(told.current, event.kitchen, performance.now()));
     };
-    return attempt();
-  }, [stored.id, worker]);
+    elsewhere.addEventListener(TOOK, took);
+    return () => elsewhere.removeEventListener(TOOK, took);
+  }, [elsewhere, show]);
 
   const move = useCallback(
     (to: (history: History) => History) => {
       const next = to(told.current);
       if (next === told.current) return;
-      told.current = next;
-      latest.current = next.present;
-      setHistory(next);
-      remember(stored.id, next);
-      setState('saving');
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => void save(), SAVE_AFTER_MS);
+      show(next);
+      remember(id, next);
+      setFromElsewhere(false);
+      saver.edit(next.present);
     },
-    [save, stored.id],
+    [saver, id, show],
   );
   const update = useCallback(
     (change: (kitchen: KitchenFile) => KitchenFile) => move((h) => changed(h, change(h.present), performance.now())),
@@ -95,64 +171,22 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
   const redo = useCallback(() => move(redone), [move]);
 
   useEffect(() => {
-    left.current = sessionStorage.getItem(onItsWay(stored.id)) ?? '';
-    sessionStorage.removeItem(onItsWay(stored.id));
-    const text = sessionStorage.getItem(remembered(stored.id)) ?? '';
-    if (!text && !left.current) return;
-    void worker.takeUp(stored, text, left.current).then(({ kitchen, history: before }) => {
-      if (told.current.past.length > 0) {
-        // edited before this answer came: a conflict is asked about
-        left.current = '';
-        return;
-      }
-      if (before) {
-        told.current = { ...before, present: kitchen ?? told.current.present, at: -Infinity };
-        setHistory(told.current);
-      }
-      if (!kitchen) return;
-      if (!before) move((h) => changed(h, kitchen, performance.now()));
-      latest.current = kitchen;
-      void save();
+    const text = sessionStorage.getItem(remembered(id)) ?? '';
+    if (!text && !left) return;
+    void worker.takeUp(stored, text, left).then(({ kitchen, conflict, history: before }) => {
+      // edited before this answer came: a conflict is asked about
+      if (told.current.past.length > 0) return;
+      if (before) show({ ...before, present: kitchen ?? told.current.present, at: -Infinity });
+      else if (kitchen) show(changed(told.current, kitchen, performance.now()));
+      if (kitchen) saver.takeUp(kitchen, conflict);
     });
-  }, [stored, worker, move, save]);
+  }, [stored, id, worker, saver, left, show]);
 
-  /** After a refused stale save: take over what the other window wrote, or write ours over it. */
-  const settle = useCallback(
-    async (keep: 'theirs' | 'mine') => {
-      const theirs = await worker.fetch(stored.id);
-      version.current = theirs.version;
-      if (keep === 'theirs') {
-        latest.current = theirs.kitchen;
-        saved.current = theirs.kitchen;
-        told.current = changed(told.current, theirs.kitchen, performance.now());
-        setHistory(told.current);
-        setState('saved');
-      } else await save();
-    },
-    [save, stored.id, worker],
-  );
-
-  useEffect(() => {
-    // leaving the page sends what the timer still holds; the next page takes it up, should it be served before that has arrived
-    const flush = () => {
-      if (saved.current === latest.current) return;
-      const [kitchen, sent] = [latest.current, sending.current];
-      sessionStorage.setItem(onItsWay(stored.id), JSON.stringify({ version: version.current, kitchen, sent }));
-      if (sent === kitchen) return;
-      const body = JSON.stringify({ version: version.current + (sent ? 1 : 0), kitchen });
-      void fetch(`/api/kitchens/${stored.id}`, {
-        method: 'PUT',
-        body,
-        headers: { 'content-type': 'application/json' },
-        keepalive: true,
-      }).catch(() => undefined);
-    };
-    addEventListener('pagehide', flush);
-    return () => removeEventListener('pagehide', flush);
-  }, [stored.id]);
+  useOthers(id, worker, saver, channel);
+  useLeaving(id, saver);
 
   return {
-    kitchen,
+    kitchen: history.present,
     update,
     undo,
     redo,
@@ -160,7 +194,8 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
     canRedo: history.future.length > 0,
     state,
     why,
-    settle,
+    fromElsewhere,
+    settle: useCallback((keep: 'theirs' | 'mine') => saver.settle(keep), [saver]),
   };
 }
 

@@ -2,6 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Refused } from '../../client/http';
 import { createKitchen, deleteKitchen, renameKitchen, restoreKitchen } from '../../client/kitchens';
+import { notedKitchens } from '../shared/device';
 import css from './StartView.module.css';
 
 export interface ListedKitchen {
@@ -15,6 +16,7 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 /** One's own kitchens: open, rename, copy or delete each; a deletion can be taken back. */
 export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]; onTrouble: (why: string) => void }) {
   const [list, setList] = useState(kitchens);
+  const [noted] = useState(notedKitchens);
   const [renaming, setRenaming] = useState<{ id: string; name: string } | null>(null);
   const [deleted, setDeleted] = useState<{ kitchen: ListedKitchen; at: number } | null>(null);
 
@@ -97,7 +99,11 @@ export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]
               ) : (
                 <a href={`/kitchens/${id}`}>
                   <strong>{name}</strong>
-                  <span className="faded">changed {when.format(new Date(updatedAt))}</span>
+                  <span className="faded">
+                    {noted.has(id)
+                      ? 'has changes that are not saved yet: open it to save them'
+                      : `changed ${when.format(new Date(updatedAt))}`}
+                  </span>
                 </a>
               )}
               <span className={css.manage}>

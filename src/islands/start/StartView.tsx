@@ -12,11 +12,14 @@ import { HeroRoll } from './HeroRoll';
 import type { ListedKitchen } from './KitchenList';
 import { KitchenList } from './KitchenList';
 import css from './StartView.module.css';
+import { YourData } from './YourData';
 
 interface Props {
   samples: { id: string; name: string; about: string }[];
   kitchens: ListedKitchen[];
   shown: BladeModel[];
+  /** Whether this browser has a workspace. */
+  hasAny: boolean;
 }
 
 /** The first page: start a kitchen, open a sample, bring in a file, or go on with a kitchen of one's own. */
@@ -28,7 +31,7 @@ export default function StartView(props: Props) {
   );
 }
 
-function Start({ samples, kitchens, shown }: Props) {
+function Start({ samples, kitchens, shown, hasAny }: Props) {
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
   const [over, setOver] = useState(false);
@@ -110,7 +113,7 @@ function Start({ samples, kitchens, shown }: Props) {
                 void readFile(e.dataTransfer.files[0]);
               }}
             >
-              …or drop a kitchen file here. Everything stays on this computer.
+              …or drop a kitchen file here.
             </p>
           </div>
           {shown.length > 0 && <HeroRoll blades={shown} />}
@@ -141,6 +144,8 @@ function Start({ samples, kitchens, shown }: Props) {
             ))}
           </ul>
         </section>
+
+        <YourData hasAny={hasAny} onTrouble={setTrouble} />
       </main>
     </>
   );

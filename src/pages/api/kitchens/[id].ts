@@ -29,7 +29,8 @@ export const PUT = answering(async ({ request, params, locals }: APIContext) => 
   const { version, kitchen } = await readBody(request, 'save', () => readOwnNames(workspaceId));
   const saved = await saveKitchen(workspaceId, params.id ?? '', version, kitchen);
   if (saved === null) return notFound();
-  if (saved === 'full') return full('This workspace holds 64 MB, all there is room for; delete something for good first.');
+  if (saved === 'full')
+    return problem(413, 'Full', 'This workspace holds 64 MB, all there is room for; delete something for good first.');
   if (saved === 'stale')
     return problem(409, 'Changed elsewhere', 'This kitchen was changed in another window since it was opened here.');
   return json({ version: saved.version });
@@ -41,7 +42,8 @@ export const PATCH = answering(async ({ request, params, locals }: APIContext) =
   const id = params.id ?? '';
   if ('deleted' in change) {
     const restored = await restoreKitchen(locals.workspaceId, id);
-    if (restored === 'full') return full(`A workspace holds ${MAX_KITCHENS} kitchens; delete one before having one back.`);
+    if (restored === 'full')
+      return full(`A workspace holds ${MAX_KITCHENS} kitchens; delete one before having one back.`);
     return restored ? gone() : notFound();
   }
   const renamed = await renameKitchen(locals.workspaceId, id, change.name);

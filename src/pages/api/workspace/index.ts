@@ -8,9 +8,9 @@ import { forgetWorkspace } from '../../../server/workspaces';
 const streamed = (parts: AsyncGenerator<Uint8Array>) =>
   new ReadableStream<Uint8Array>({
     pull: async (controller) => {
-      const { done, value } = await parts.next();
-      if (done) controller.close();
-      else controller.enqueue(value);
+      const part = await parts.next();
+      if (part.done) controller.close();
+      else controller.enqueue(part.value);
     },
     cancel: () => void parts.return(undefined),
   });
@@ -34,13 +34,15 @@ export const POST = answering(async ({ request, locals }: APIContext) => {
   const file = await readBody(request, 'workspace', () => readOwnNames(locals.workspaceId));
   const taken = await takeOver(await locals.ownWorkspace(), file);
   return taken === 'full'
-    ? full('There is no room for all of this beside what stands here (200 kitchens, 5000 models, 64 MB); nothing was taken over.')
+    ? full(
+        'There is no room for all of this beside what stands here (200 kitchens, 5000 models, 64 MB); nothing was taken over.',
+      )
     : json(taken, 201);
 });
 
 /** Forgets everything about this workspace, in every browser that opens it. */
 export const DELETE = answering(async ({ locals }: APIContext) => {
   await forgetWorkspace(locals.workspaceId);
-  locals.useKey(null);
+  locals.setKey(null);
   return json({ forgotten: true });
 });

@@ -9,7 +9,11 @@ export const POST = answering(async ({ request, locals }: APIContext) => {
     return problem(409, 'Kitchens here', 'This browser has kitchens of its own, which would no longer be shown here.');
   const opened = await openWithCode(code);
   if (!opened)
-    return problem(404, 'Not known', 'No kitchens are opened by this code. Check it for slips; a newer code may have replaced it.');
-  locals.useKey(opened.token);
+    return problem(
+      404,
+      'Not known',
+      'No kitchens are opened by this code. Check it for slips; a newer code may have replaced it.',
+    );
+  locals.setKey(opened.token);
   return json({ opened: true });
 });

@@ -1,0 +1,252 @@
+import { Button, TextInput } from '@mantine/core';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { FaultyInput, type Fault } from '../../core/formats/faults';
+import { parseJson } from '../../core/formats/json';
+import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES } from '../../core/formats/workspaceFile';
+import { Refused } from '../../client/http';
+import { restoreKitchen } from '../../client/kitchens';
+import {
+  emptyDeleted,
+  fetchDeleted,
+  forgetEverything,
+  newRecoveryCode,
+  openWithCode,
+  takeWorkspace,
+  WORKSPACE_FILE,
+  type DeletedKitchen,
+} from '../../client/workspace';
+import { forgetDevice } from '../shared/device';
+import css from './YourData.module.css';
+
+interface Props {
+  /** Whether there is anything of one's own to take along or forget. */
+  hasAny: boolean;
+  onTrouble: (trouble: { title: string; faults: Fault[] }) => void;
+}
+type Asking = 'forget' | 'leave' | 'empty' | null;
+
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
+const toStart = () => location.assign('/');
+
+function faultsOf(error: unknown): Fault[] {
+  if (error instanceof FaultyInput) return error.faults;
+  if (error instanceof Refused)
+    return error.faults.length > 0 ? error.faults : [{ path: 'server', message: error.message }];
+  return [{ path: 'file', message: 'could not be read; try again' }];
+}
+
+/** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
+export function YourData({ hasAny, onTrouble }: Props) {
+  const [code, setCode] = useState<string | null>(null);
+  const [typed, setTyped] = useState('');
+  const [told, setTold] = useState('');
+  const [asking, setAsking] = useState<Asking>(null);
+  const [deleted, setDeleted] = useState<DeletedKitchen[]>([]);
+  const picker = useRef<HTMLInputElement>(null);
+
+  useEffect(() => {
+    if (hasAny) void fetchDeleted().then(setDeleted, () => undefined);
+  }, [hasAny]);
+
+  const trying = async (title: string, work: () => Promise<unknown>) => {
+    setTold('');
+    try {
+      await work();
+    } catch (error) {
+      onTrouble({ title, faults: faultsOf(error) });
+    }
+  };
+  const readFile = (file: File | undefined) =>
+    file &&
+    trying(`${file.name} was not taken in; nothing was changed`, async () => {
+      if (file.size > MAX_WORKSPACE_BYTES)
+        throw new FaultyInput([{ path: 'file', message: 'is larger than 32 MB, the most that is read' }]);
+      const { kitchens, models } = await takeWorkspace(parseJson(await file.text(), MAX_WORKSPACE_VALUES));
+      setTold(`${kitchens} kitchens and ${models.added} models of your own were taken in.`);
+      toStart();
+    });
+  const open = (leave: boolean) =>
+    trying('That code opened nothing', async () => {
+      await openWithCode(typed, leave).then(toStart, (error: unknown) => {
+        if (!(error instanceof Refused) || error.status !== 409) throw error;
+        setAsking('leave');
+      });
+    });
+  const restore = (id: string) => trying('It was not had back', () => restoreKitchen(id).then(toStart));
+
+  return (
+    <section aria-labelledby="yours" className={css.yours}>
+      <h2 id="yours">Your data</h2>
+      <p className="faded">
+        Kitchens are kept by this server for this browser alone. Take them along as a file, or open them in another
+        browser with a code.
+      </p>
+      <p role="status" className={told ? '' : 'visually-hidden'}>
+        {told}
+      </p>
+      <div className={css.row}>
+        {hasAny && (
+          <Button component="a" href={WORKSPACE_FILE} download variant="default">
+            Save everything as a file
+          </Button>
+        )}
+        <Button variant="default" onClick={() => picker.current?.click()}>
+          Take such a file in
+        </Button>
+        <input
+          ref={picker}
+          type="file"
+          accept=".json,application/json"
+          className="visually-hidden"
+          tabIndex={-1}
+          aria-label="File of everything"
+          onChange={(e) => {
+            void readFile(e.currentTarget.files?.[0]);
+            e.currentTarget.value = '';
+          }}
+        />
+        {hasAny && (
+          <Button
+            variant="default"
+            onClick={() => void trying('No code was made', async () => setCode(await newRecoveryCode()))}
+          >
+            Make a recovery code
+          </Button>
+        )}
+        {hasAny && (
+          <Button variant="default" onClick={() => setAsking('forget')}>
+            Forget everything about me
+          </Button>
+        )}
+      </div>
+      {code && (
+        <p className={css.code} role="status">
+          <strong className="figure">{code}</strong> Write it down: it is shown only now, and an earlier code no longer
+          works.
+        </p>
+      )}
+      <form
+        className={css.row}
+        onSubmit={(e) => {
+          e.preventDefault();
+          void open(false);
+        }}
+      >
+        <TextInput
+          className={css.typed ?? ''}
+          label="Recovery code from another browser"
+          placeholder="XXXXX-XXXXX-XXXXX-XXXXX-XXXXX"
+          autoComplete="off"
+          maxLength={40}
+          value={typed}
+          onChange={(e) => setTyped(e.currentTarget.value)}
+        />
+        <Button type="submit" variant="default" disabled={typed.trim() === ''}>
+          Open
+        </Button>
+      </form>
+      {deleted.length > 0 && (
+        <div>
+          <h3>Deleted kitchens</h3>
+          <ul className={css.deleted}>
+            {deleted.map(({ id, name, deletedAt }) => (
+              <li key={id}>
+                <span>
+                  {name} <span className="faded">deleted {day.format(new Date(deletedAt))}, kept for 30 days</span>
+                </span>
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  aria-label={`Have ${name} back`}
+                  onClick={() => void restore(id)}
+                >
+                  Have it back
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <Button size="compact-sm" variant="default" onClick={() => setAsking('empty')}>
+            Delete them for good
+          </Button>
+        </div>
+      )}
+      <Sure
+        open={asking === 'forget'}
+        title="Forget everything?"
+        yes="Forget everything"
+        onNo={() => setAsking(null)}
+        onYes={() =>
+          void trying('Nothing was forgotten', async () => {
+            await forgetEverything();
+            forgetDevice();
+            toStart();
+          })
+        }
+      >
+        All kitchens, snapshots, models of your own and codes are removed at once, here and in every browser that opens
+        them. They cannot be had back.
+      </Sure>
+      <Sure
+        open={asking === 'empty'}
+        title="Delete for good?"
+        yes="Delete for good"
+        onNo={() => setAsking(null)}
+        onYes={() =>
+          void trying('They were not deleted', async () => {
+            await emptyDeleted();
+            setDeleted([]);
+            setAsking(null);
+          })
+        }
+      >
+        {deleted.length === 1 ? 'This kitchen' : `These ${deleted.length} kitchens`} cannot be had back then.
+      </Sure>
+      <Sure
+        open={asking === 'leave'}
+        title="Leave this browser’s kitchens?"
+        yes="Open the others"
+        onNo={() => setAsking(null)}
+        onYes={() => {
+          setAsking(null);
+          void open(true);
+        }}
+      >
+        This browser has kitchens of its own. They would no longer be shown here: first save them as a file, or make a
+        code that opens them again.
+      </Sure>
+    </section>
+  );
+}
+
+interface SureProps {
+  open: boolean;
+  title: string;
+  yes: string;
+  onYes: () => void;
+  onNo: () => void;
+  children: ReactNode;
+}
+
+/** A question before something that cannot be taken back. */
+function Sure({ open, title, yes, onYes, onNo, children }: SureProps) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const name = useId();
+  useEffect(() => {
+    if (open) dialog.current?.showModal();
+    else dialog.current?.close();
+  }, [open]);
+  return (
+    <dialog ref={dialog} className={css.sure} aria-labelledby={name} onClose={onNo}>
+      <h2 id={name}>{title}</h2>
+      <p>{children}</p>
+      <div className={css.answers}>
+        <Button variant="default" autoFocus onClick={onNo}>
+          No, keep things as they are
+        </Button>
+        <Button className={css.yes ?? ''} onClick={onYes}>
+          {yes}
+        </Button>
+      </div>
+    </dialog>
+  );
+}
