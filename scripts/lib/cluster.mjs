@@ -10,6 +10,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statfsSync,
   writeFileSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -131,6 +132,13 @@ async function ensureCluster(bin, folder, user, passwordFile) {
 /** How often, and how long apart in ms, a start is tried: what is left of a killed server holds its memory for a moment. */
 const STARTS = { tries: 12, apart: 500 };
 
+/** A server needs some room of its own to start, bytes. */
+const LEAST_ROOM = 4_000_000;
+function hasNoRoom(folder) {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize < LEAST_ROOM;
+}
+
 async function startServer(bin, folder, user, port) {
   const log = join(folder, 'server.log');
   const settings = [
@@ -154,7 +162,8 @@ async function startServer(bin, folder, user, port) {
       return;
     } catch {
       const why = existsSync(log) ? readFileSync(log, 'utf8').trim().split('\n').slice(-4).join('\n') : '';
-      if (tries >= STARTS.tries || /no space left/i.test(why))
+      if (hasNoRoom(folder)) throw new Stop(`The database did not start: no space left on the disk of ${folder}.`);
+      if (tries >= STARTS.tries)
         throw new Stop(`The database did not start. It says:\n${why || `nothing; see ${log}`}`);
       await pause(STARTS.apart);
     }
@@ -252,5 +261,5 @@ export async function openDatabase(name, database, { stops, keep = false }) {
   const secret = readFileSync(passwordFile, 'utf8').trim();
   await ensureDatabase(bin, secret, port, database);
   if (keep) stops.push(watch(bin, folder, user, port));
-  return { bin, ...urlsOf(secret, port, database) };
+  return { bin, pidFile: join(folder, 'postmaster.pid'), ...urlsOf(secret, port, database) };
 }

@@ -48,7 +48,10 @@ export async function serve(entry, { databaseUrl, port, log, host = '127.0.0.1' 
     ended.then(() => ({ failed: 'ended' })),
     pause(READY_WITHIN).then(() => ({ failed: 'silent' })),
   ]);
-  if (told.listening) return { address: `http://${host.includes(':') ? `[${host}]` : host}:${port}`, stop, ended };
+  if (told.listening) {
+    const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+    return { address, stop, ended, kill: () => child.kill('SIGKILL') };
+  }
   await stop();
   if (told.failed === 'EADDRINUSE') throw new PortTaken(`Port ${port} is taken. Choose another PORT, or leave it out.`);
   throw new Stop(`The server does not start (${told.failed}):\n${output}`);
