@@ -26,11 +26,20 @@ describe.each([
   let kitchen = '';
   beforeAll(async () => {
     ({ page, errors } = await visitor(browser, width, height));
+    // what the policy reports is no console message: it is collected from the first script on
+    await page.evaluateOnNewDocument(() => {
+      const found: string[] = [];
+      Object.assign(globalThis, { policyFaults: found });
+      addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+        found.push(`${violatedDirective} ${blockedURI}`),
+      );
+    });
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
     await page.goto(address);
     await pressAndGo(page, 'Saltstair');
     await settled(page);
     kitchen = page.url();
+    expect(await page.evaluate('policyFaults')).toEqual([]);
   });
 
   const looksRight = async () => {
@@ -40,6 +49,7 @@ describe.each([
     ).toBeLessThanOrEqual(0);
     expect(await seriousFaults(page)).toEqual([]);
     expect(errors.splice(0)).toEqual([]);
+    expect(await page.evaluate('policyFaults')).toEqual([]);
   };
 
   test.each(OF_ANYONE)('%s: nothing runs off its side, axe finds nothing serious, nothing is logged', async (path) => {

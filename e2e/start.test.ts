@@ -264,6 +264,8 @@ test('a full disk is told as such: writing waits, reading goes on, and a start s
   try {
     const { child, says } = script(ours('start'), { SCABBARD_CLUSTER: full });
     await says(`ready: ${here}`);
+    // where its user may not enter the checkout, the cluster lies elsewhere
+    if (!existsSync(join(folder, 'cluster'))) context.skip();
     const { path, headers } = await newKitchen();
     spawnSync('dd', ['if=/dev/zero', `of=${join(folder, 'ballast')}`, 'bs=1M', 'count=200']);
     const answers = new Set<number>();

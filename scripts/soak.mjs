@@ -1,7 +1,7 @@
 // npm run soak: a bounded storm on loopback, on a database of its own: many users, kills of server and database, odd bodies and a full disk. Prints
 // what was asked, how long it took and what was lost; ends with 1 where a bar is missed. `npm run soak -- SECONDS` for a longer storm.
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataFolder } from './lib/paths.mjs';
 import { nextFree } from './lib/ports.mjs';
@@ -189,7 +189,7 @@ await main(() =>
     const small = smallDisk();
     if (small) stops.push(async () => void spawnSync('umount', ['-l', place]));
     const { users, calm } = await round(stops);
-    if (small) {
+    if (small && existsSync(join(place, 'cluster'))) {
       say('• a full disk…');
       await fullDisk(users, calm);
     } else say('• a full disk: not tried, this user may not mount a small file system');

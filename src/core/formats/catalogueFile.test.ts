@@ -19,6 +19,16 @@ test('a catalogue survives CSV and JSON unchanged', () => {
   expect(readCatalogue(writeCatalogueJson(shippedModels), 'json', reference)).toEqual(shippedModels);
 });
 
+test('no cell of a written list is computed by a spreadsheet, and it is read as it was', () => {
+  const names = ['=1+1', '+1', '-1', '@x', "'=1", "''=1", "'quoted", 'plain'];
+  const models = names.flatMap(
+    (name, i) => ({ ...shippedModels[0], id: `m${i}`, name }) as (typeof shippedModels)[number],
+  );
+  const text = writeCatalogueCsv(models);
+  expect(text).not.toMatch(/(?:^|,)"?[=+@]|(?:^|,)"?-\d*,/m);
+  expect(readCatalogue(text, 'csv', reference).map((m) => m.name)).toEqual(names);
+});
+
 test('every fault is named by row and column, and nothing is read in part', () => {
   const lines = writeCatalogueCsv(shippedModels.slice(0, 4)).trimEnd().split('\n');
   const header = lines[0]?.split(',') ?? [];

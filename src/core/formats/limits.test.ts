@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyKitchen } from '../testing/arbitrary';
-import { faultLine, FaultyInput, pathName, shown, unknownId } from './faults';
+import { faultLine, Faults, FaultyInput, pathName, shown, unknownId } from './faults';
 import { parseJson } from './json';
 import { emptyKitchen, MAX_FILE_BYTES, readKitchenFile, readKitchenText } from './kitchenFile';
 
@@ -89,6 +89,45 @@ describe('telling faults', () => {
     expect(unknownId('nakir', ['nakiri', 'santoku'], 'type')).toBe('"nakir" is not a known type; did you mean nakiri?');
     expect(unknownId('zzzzzz', ['nakiri', 'santoku'], 'type')).toBe('"zzzzzz" is not a known type');
     expect(unknownId('cat', ['bat', 'hat', 'mat', 'rat'], 'animal').match(/ or /g)).toHaveLength(2);
+  });
+
+  test('many faults are told in a few words: the first hundred, and how many more', () => {
+    const faults = new Faults();
+    for (let i = 0; i < 5000; i++) faults.check(`a[${i}]`, 'nakir', new Set(['nakiri']), 'type');
+    const told = faults.list();
+    expect(told).toHaveLength(101);
+    expect(told[0]?.message).toContain('did you mean nakiri?');
+    expect(told[99]?.message).not.toContain('did you mean');
+    expect(told[100]).toEqual({ path: 'file', message: 'has 4900 more faults like these' });
+  });
+
+  test('deep nesting and too many values are refused before they are parsed, strings apart', () => {
+    const deep = (n: number) => `${'['.repeat(n)}${']'.repeat(n)}`;
+    expect(() => parseJson(deep(500_000))).toThrow('nested more than 32 levels deep');
+    expect(() => parseJson(deep(33))).toThrow('nested');
+    expect(parseJson(deep(32))).toBeInstanceOf(Array);
+    expect(parseJson(JSON.stringify('[{,"\\'.repeat(100), null, 1), 1)).toContain('[{,');
+    expect(() => parseJson('[1,2,3]', 2)).toThrow('holds more than 2 values');
+    expect(parseJson('[1,2,3]', 3)).toEqual([1, 2, 3]);
+  });
+
+  test('text that cannot be stored is refused with its place; any other is read', () => {
+    const place = (value: unknown) => {
+      try {
+        parseJson(JSON.stringify(value));
+      } catch (error) {
+        return error instanceof FaultyInput ? error.faults[0]?.path : 'none';
+      }
+      return null;
+    };
+    expect(place({ a: [{ b: 'x\0' }] })).toBe('a[0].b');
+    expect(place({ a: { '\ud800': 1 } })).toBe('a');
+    expect(place(['\udc00\ud83d'])).toBe('[0]');
+    fc.assert(
+      fc.property(fc.jsonValue(), (value) => {
+        expect(parseJson(JSON.stringify(value))).toEqual(JSON.parse(JSON.stringify(value)));
+      }),
+    );
   });
 
   test('what is not JSON is told as such, never as a stack', () => {
