@@ -83,6 +83,11 @@ test('edits made while the server is away are kept through a reload, shown as no
     `/api${new URL(url).pathname}`,
   );
   expect(stored.kitchen.name).toBe('My kitchen on the hill');
+  // a server that takes the save and says nothing is as good as none
+  way.hang();
+  await page.focus(nameField);
+  await page.keyboard.type('s');
+  await page.waitForFunction(() => document.querySelector('[role="alert"]')?.textContent?.includes('Not saved yet'));
   await way.cut();
 });
 

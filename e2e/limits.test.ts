@@ -1,10 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
+import { sql } from 'drizzle-orm';
 import { expect, test } from 'vitest';
 import { shippedModels } from '../data/models';
 import { MAX_MODELS } from '../src/core/formats/catalogueFile';
 import { MAX_KITCHENS } from '../src/core/formats/workspaceFile';
 import { z } from '../src/core/zod';
+import { connect } from '../src/db/connect';
+import { outage } from '../src/server/failures';
 import { cookieOf, look, newCookie, ownersDatabase, problemSchema, send, somebody } from './asking';
 import { address } from './support';
 
@@ -182,6 +185,19 @@ test('the server answers to its own names only', async () => {
   expect(await asked(`localhost:${port}`)).toBe(200);
   for (const host of ['elsewhere.test', '127.0.0.1.elsewhere.test', '['])
     expect([host, await asked(host)]).toEqual([host, 421]);
+});
+
+test('no query of the server waits for ever', async () => {
+  const { db: its, pool } = connect(process.env.SCABBARD_OWNER_URL ?? '');
+  const shown = async (what: string) => Object.values((await its.execute(sql.raw(`show ${what}`))).rows[0] ?? {})[0];
+  expect(await shown('statement_timeout')).toBe('10s');
+  expect(await shown('lock_timeout')).toBe('5s');
+  expect(await shown('idle_in_transaction_session_timeout')).toBe('15s');
+  await pool.end();
+  const nobody = connect('postgres://a:b@192.0.2.1:5432/c');
+  const why: unknown = await nobody.db.execute(sql`select 1`).catch((error: unknown) => error);
+  expect(outage(why)).toBe('away');
+  await nobody.pool.end();
 });
 
 test('the server’s role reads and writes rows and nothing else', async () => {

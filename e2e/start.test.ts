@@ -14,6 +14,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { Pool } from 'pg';
 import { afterAll, expect, test } from 'vitest';
 import { z } from '../src/core/zod';
 import { cookieOf } from './asking';
@@ -249,6 +250,27 @@ test('what cannot work is told in one sentence, without a stack, and leaves noth
   const open = await script(ours('start'), { HOST: '0.0.0.0', PORT: '' }).done;
   expect([open.code, open.output]).toEqual([1, expect.stringContaining('ALLOWED_HOSTS')]);
 });
+
+test('a start that fails ends what it has started: here by a database that a newer release has changed', async () => {
+  for (const child of running) child.kill('SIGTERM');
+  await Promise.all(running.map(ended));
+  const cluster = 'test-newer';
+  const folder = join(root, '.data', cluster);
+  const first = script(ours('start'), { SCABBARD_CLUSTER: cluster });
+  await first.says(`ready: ${here}`);
+  const admin = new Pool({
+    connectionString: `postgres://scabbard:${readFileSync(join(folder, 'password'), 'utf8')}@127.0.0.1:${readFileSync(join(folder, 'port'), 'utf8')}/scabbard`,
+  });
+  await admin.query(`insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 9999999999999)`);
+  await admin.end();
+  first.child.kill('SIGTERM');
+  await first.done;
+  const { code, output } = await script(ours('start'), { SCABBARD_CLUSTER: cluster }).done;
+  expect([code, output]).toEqual([1, expect.stringContaining('was brought up to date by a newer release')]);
+  expect(spawnSync('pgrep', ['-f', `postgres.*${cluster}/cluster`]).stdout.toString()).toBe('');
+  expect(await status('/health')).toBe(0);
+  rmSync(folder, { recursive: true, force: true });
+}, 240_000);
 
 test('a full disk is told as such: writing waits, reading goes on, and a start says the cause', async (context) => {
   // a small file system of our own, to fill it up; not every machine lets us have one

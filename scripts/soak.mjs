@@ -2,6 +2,7 @@
 // what was asked, how long it took and what was lost; ends with 1 where a bar is missed. `npm run soak -- SECONDS` for a longer storm.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 import { dataFolder } from './lib/paths.mjs';
 import { nextFree } from './lib/ports.mjs';
@@ -125,6 +126,18 @@ async function fullDisk(users, times) {
   must(again === 200, 'writing goes on once there is room again');
 }
 
+/** Sends half a request and waits; resolves with the seconds until the server gives it up. */
+function dawdle(port) {
+  const began = performance.now();
+  return new Promise((resolve) => {
+    const socket = connect({ port, host: '127.0.0.1' });
+    socket.on('error', () => undefined);
+    socket.once('close', () => resolve((performance.now() - began) / 1000));
+    socket.write(`PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`);
+    socket.resume();
+  });
+}
+
 async function round(stops) {
   const { url, entry, pidFile } = await prepare({ cluster: CLUSTER, database: 'scabbard', stops, keep: true });
   const port = await nextFree(4800);
@@ -137,6 +150,7 @@ async function round(stops) {
 
   say(`• ${USERS} connections, ${A_SECOND} requests a second for ${SECONDS} s…`);
   const calm = new Times();
+  const dawdled = dawdle(port);
   await storm(users, 3, new Times());
   await storm(users, SECONDS, calm);
   calm.tell('storm');
@@ -149,6 +163,10 @@ async function round(stops) {
       `p95 of ${kind} under ${most} ms`,
     );
   must(calm.bad().length === 0, 'no errors in the storm');
+
+  const given = await Promise.race([dawdled, pause(45_000).then(() => null)]);
+  say(`  half a request was given up after ${given === null ? 'more than 45' : given.toFixed(0)} s`);
+  must(given !== null, 'half a request is given up');
 
   say(`• the same, with ${KILLS} kills of database and server…`);
   const killed = new Times();

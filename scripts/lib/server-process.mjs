@@ -12,6 +12,8 @@ import { clientOf, FILE_POLICY, HEADERS, hostsAllowed, isImageService, isReadabl
 /** A request must have come in whole, and its head, by then, ms. */
 const REQUEST_TIMEOUT = 30_000;
 const HEAD_TIMEOUT = 15_000;
+/** How often it is looked for connections that take longer, ms. */
+const LOOK_EVERY = 5_000;
 /** Requests under way get so long to end when the server is told to stop, ms. */
 const GRACE = 2_000;
 
@@ -72,7 +74,7 @@ function answer(request, response, id) {
   compressed(request, response, () => void handler(request, response));
 }
 
-const server = createServer((request, response) => {
+const server = createServer({ connectionsCheckingInterval: LOOK_EVERY }, (request, response) => {
   const id = randomUUID().slice(0, 8);
   for (const [name, value] of Object.entries({ ...HEADERS, 'x-request-id': id })) response.setHeader(name, value);
   logWhenDone(request, response, id);

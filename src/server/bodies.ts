@@ -4,7 +4,7 @@ import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
 import { parseJson } from '../core/formats/json';
 import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
 import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES, workspaceFileSchema } from '../core/formats/workspaceFile';
-import { checkIds, knownModels } from '../core/kitchen/kitchen';
+import { checkIds, knownModels } from '../core/kitchen/ids';
 import { z } from '../core/zod';
 import { shippedModels } from '../../data/models';
 import { reference } from '../../data/reference';

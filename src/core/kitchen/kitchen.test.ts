@@ -6,7 +6,8 @@ import { FaultyInput } from '../formats/faults';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { anyKitchen } from '../testing/arbitrary';
 import { fileOf } from '../testing/trade';
-import { completeKitchen, DEFAULTS, timesPerWeek } from './kitchen';
+import { completeKitchen, timesPerWeek } from './kitchen';
+import { DEFAULTS } from './defaults';
 
 const complete = (file: Partial<KitchenFile> = {}) => completeKitchen(fileOf(file), reference, shippedModels);
 const faults = (file: Partial<KitchenFile>) => {

@@ -1,7 +1,7 @@
 import { Button, Switch, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
-import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Choice, Figure } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
 import { Picks } from '../shared/Picks';

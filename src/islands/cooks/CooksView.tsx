@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
-import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';

@@ -1,6 +1,6 @@
 import { Button, Slider } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
 import { CARD_MM, handFromCards, placedMark, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';

@@ -1,7 +1,7 @@
 import { Chip, Switch } from '@mantine/core';
 import { FOODS_AVOIDED } from '../../core/cutting/words';
 import { UPKEEP } from '../../core/constants';
-import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
 import { Choice, Field, Figure } from '../shared/Field';
 import { Picks } from '../shared/Picks';

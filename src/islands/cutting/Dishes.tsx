@@ -3,7 +3,7 @@ import Fuse from 'fuse.js';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { DishFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
-import { DEFAULTS } from '../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KnownDish } from '../../workers/stock';
 import { Figure } from '../shared/Field';
 import type { QuestionProps } from '../shared/useKitchen';

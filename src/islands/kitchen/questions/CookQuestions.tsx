@@ -2,7 +2,7 @@ import { Chip, NativeSelect, Switch } from '@mantine/core';
 import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
-import { DEFAULTS } from '../../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { Choice, Field, Figure, Section } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';

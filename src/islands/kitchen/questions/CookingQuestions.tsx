@@ -1,7 +1,7 @@
 import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { FOODS_AVOIDED } from '../../../core/cutting/words';
-import { DEFAULTS } from '../../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { Field, Figure, Section } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';

@@ -9,7 +9,7 @@ import {
   minorDigits,
   toMinor,
 } from '../../../core/money/currency';
-import { DEFAULTS } from '../../../core/kitchen/kitchen';
+import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { Choice, Figure, Section } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { money } from '../../shared/words';
