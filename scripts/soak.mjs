@@ -41,6 +41,7 @@ class Times {
   bad = () => [...this.statuses].filter(([status]) => status === 0 || status >= 500);
   tell(name) {
     for (const [kind, times] of Object.entries(this.of)) {
+      if (times.length === 0) continue;
       const sorted = [...times].sort((a, b) => a - b);
       const figures = [0.5, 0.95, 0.99].map((part) => `p${100 * part} ${share(sorted, part).toFixed(0)}`).join(', ');
       say(`  ${name}, ${kind}: ${times.length} requests, ${figures} ms`);
@@ -133,7 +134,7 @@ function dawdle(port) {
     const socket = connect({ port, host: '127.0.0.1' });
     socket.on('error', () => undefined);
     socket.once('close', () => resolve((performance.now() - began) / 1000));
-    socket.write(`PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`);
+    socket.write(`PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nOrigin: http://127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`);
     socket.resume();
   });
 }

@@ -4,6 +4,7 @@ import { TokenBuckets } from './server/buckets';
 import { outage } from './server/failures';
 import { beginHousekeeping } from './server/housekeeping';
 import { Answer, failed, problem } from './server/http';
+import { beginReading } from './server/reading';
 import { COOKIE_SECONDS, createWorkspace, findWorkspace, WORKSPACE_COOKIE } from './server/workspaces';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -84,6 +85,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
   if (!SAFE.has(request.method) && !isSameOrigin(request, url))
     return problem(403, 'Refused', 'This request did not come from one of our own pages.');
   beginHousekeeping();
+  beginReading();
   try {
     if (!PLAIN.has(url.pathname)) await prepare(context);
     const response = await next();

@@ -6,9 +6,6 @@ import { catalogueModel, kitchen, workspaceModel } from '../db/schema';
 import { database } from './database';
 import { inWorkspace, NoRoom } from './workspaces';
 
-/** Models written in one statement. */
-const CHUNK = 500;
-
 /** How long the shipped catalogue is taken as it was read, ms: it changes only when a release is started. */
 const CATALOGUE_MS = 10 * 60_000;
 let shippedRead: { at: number; models: Promise<BladeModel[]> } | null = null;
@@ -85,14 +82,11 @@ export async function addModels(
   const again = models.filter((m) => known.has(m.id)).length;
   if (held.length + models.length - again > MAX_MODELS) throw new NoRoom();
   const taken = duplicates === 'skip' ? models.filter((m) => !known.has(m.id)) : models;
-  for (let i = 0; i < taken.length; i += CHUNK)
-    await tx
-      .insert(workspaceModel)
-      .values(taken.slice(i, i + CHUNK).map((model) => ({ workspaceId, id: model.id, model })))
-      .onConflictDoUpdate({
-        target: [workspaceModel.workspaceId, workspaceModel.id],
-        set: { model: sql`excluded.model` },
-      });
+  // one text for all: thousands of parameters would take longer than the writing
+  await tx.execute(sql`
+    insert into ${workspaceModel} (workspace_id, id, model)
+    select ${workspaceId}::uuid, m ->> 'id', m from jsonb_array_elements(${JSON.stringify(taken)}::jsonb) m
+    on conflict (workspace_id, id) do update set model = excluded.model`);
   return {
     added: models.length - again,
     replaced: duplicates === 'replace' ? again : 0,

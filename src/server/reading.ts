@@ -29,11 +29,14 @@ export function readHere({ which, text, own }: ReadJob): ReadDone {
 
 let pool: Piscina<ReadJob, ReadDone> | null = null;
 
+/** Starts the first of the threads that read long bodies: it takes a moment to load. */
+export const beginReading = () => void readers();
+
 /** The threads that read long bodies; null where this build has no program for them. */
 function readers(): Piscina<ReadJob, ReadDone> | null {
   const program = process.env.SCABBARD_READER;
   if (!program || !existsSync(program)) return null;
-  pool ??= new Piscina({ filename: program, maxThreads: 2, maxQueue: 32, idleTimeout: 60_000 });
+  pool ??= new Piscina({ filename: program, minThreads: 1, maxThreads: 2, maxQueue: 32, idleTimeout: 60_000 });
   return pool;
 }
 

@@ -2,6 +2,8 @@ import { FaultyInput, pathName } from './faults';
 
 /** Most levels of brackets in anything that comes in; no format of ours has more than eight. */
 const MAX_DEPTH = 32;
+/** Most keys of one object; a model has forty. */
+const MAX_MEMBERS = 200;
 /** Most values in it where the format names no number of its own: a full catalogue has 160,000. */
 const MAX_VALUES = 200_000;
 
@@ -10,6 +12,9 @@ export class NotJson extends FaultyInput {}
 
 /** Why a text is not worth parsing, counted without recursion and with strings left apart; null when it may be. */
 function excessOf(source: string, mostValues: number): string | null {
+  /** Commas in each bracket that is open. */
+  const commas = new Uint32Array(MAX_DEPTH + 2);
+  const isObject = new Uint8Array(MAX_DEPTH + 2);
   let [depth, values] = [0, 1];
   for (let i = 0, inString = false; i < source.length; i++) {
     const c = source.charCodeAt(i);
@@ -18,10 +23,16 @@ function excessOf(source: string, mostValues: number): string | null {
       if (c === 92) i++;
       else if (c === 34) inString = false;
     } else if (c === 34) inString = true;
-    else if (c === 44) values++;
-    else if (c === 91 || c === 123) depth++;
-    else if (c === 93 || c === 125) depth--;
-    if (depth > MAX_DEPTH) return `is nested more than ${MAX_DEPTH} levels deep; no file of ours is`;
+    else if (c === 44) {
+      values++;
+      const members = (commas[depth] = (commas[depth] ?? 0) + 1);
+      if (members >= MAX_MEMBERS && isObject[depth] === 1)
+        return `has more than ${MAX_MEMBERS} keys in one place; no file of ours has`;
+    } else if (c === 91 || c === 123) {
+      if (++depth > MAX_DEPTH) return `is nested more than ${MAX_DEPTH} levels deep; no file of ours is`;
+      commas[depth] = 0;
+      isObject[depth] = Number(c === 123);
+    } else if (c === 93 || c === 125) depth = Math.max(0, depth - 1);
     if (values > mostValues) return `holds more than ${mostValues} values; no file of ours does`;
   }
   return null;
@@ -33,24 +44,33 @@ export const isWellFormed = (text: string): boolean => !text.includes('\0') && !
 /** Escapes that may stand for a character that cannot be stored. */
 const SUSPECT = /\\u(?:0000|[dD][89a-fA-F])/;
 
+interface Open {
+  parent: Open | null;
+  key: string | number;
+  value: object;
+}
+
+/** Where something stands, from the outermost inwards. */
+function pathOf(at: Open | null, last: string | number | null): string {
+  const path = last === null ? [] : [last];
+  for (let up = at; up?.parent; up = up.parent) path.unshift(up.key);
+  return pathName(path);
+}
+
 /** Path of the first string, or of the object with the first key, that is not well formed; null when all are. */
-function malformedIn(value: unknown): string | null {
-  const open: { parent: (typeof open)[number] | null; key: string | number; value: unknown }[] = [
-    { parent: null, key: '', value },
-  ];
+function malformedIn(whole: unknown): string | null {
+  if (typeof whole === 'string') return isWellFormed(whole) ? null : pathName([]);
+  const open: Open[] = typeof whole === 'object' && whole !== null ? [{ parent: null, key: '', value: whole }] : [];
   for (let at = open.pop(); at; at = open.pop()) {
-    const here = at.value;
-    const isObject = typeof here === 'object' && here !== null;
-    const bad = isObject ? !Object.keys(here).every(isWellFormed) : typeof here === 'string' && !isWellFormed(here);
-    if (bad) {
-      const path: (string | number)[] = [];
-      for (let up: typeof at | null = at; up?.parent; up = up.parent) path.unshift(up.key);
-      return pathName(path);
+    const parent = at;
+    const isList = Array.isArray(at.value);
+    for (const [name, value] of Object.entries(at.value) as [string, unknown][]) {
+      const key = isList ? Number(name) : name;
+      if (!isList && !isWellFormed(name)) return pathOf(parent, null);
+      if (typeof value === 'string') {
+        if (!isWellFormed(value)) return pathOf(parent, key);
+      } else if (typeof value === 'object' && value !== null) open.push({ parent, key, value });
     }
-    if (!isObject) continue;
-    const isList = Array.isArray(here);
-    for (const [key, inside] of Object.entries(here))
-      open.push({ parent: at, key: isList ? Number(key) : key, value: inside });
   }
   return null;
 }

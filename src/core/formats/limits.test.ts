@@ -109,6 +109,10 @@ describe('telling faults', () => {
     expect(parseJson(JSON.stringify('[{,"\\'.repeat(100), null, 1), 1)).toContain('[{,');
     expect(() => parseJson('[1,2,3]', 2)).toThrow('holds more than 2 values');
     expect(parseJson('[1,2,3]', 3)).toEqual([1, 2, 3]);
+    const keys = (n: number) =>
+      JSON.stringify([Object.fromEntries(Array.from({ length: n }, (_, i) => [`k${i}`, 0])), {}]);
+    expect(() => parseJson(keys(201))).toThrow('more than 200 keys in one place');
+    expect(parseJson(keys(200))).toHaveLength(2);
   });
 
   test('text that cannot be stored is refused with its place; any other is read', () => {
@@ -125,6 +129,8 @@ describe('telling faults', () => {
     expect(place(['\udc00\ud83d'])).toBe('[0]');
     fc.assert(
       fc.property(fc.jsonValue(), (value) => {
+        // a list beside it has as many values as it likes
+        parseJson(JSON.stringify([value, Array.from({ length: 300 }, () => 0)]));
         expect(parseJson(JSON.stringify(value))).toEqual(JSON.parse(JSON.stringify(value)));
       }),
     );
