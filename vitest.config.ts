@@ -16,13 +16,13 @@ export default defineConfig({
           sequence: { groupOrder: 1 },
         },
       },
-      // real browsers and servers, one file at a time
+      // real browsers and servers, two files at a time: they mostly wait
       {
         extends: true,
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          fileParallelism: false,
+          maxWorkers: 2,
           sequence: { groupOrder: 2 },
         },
       },

@@ -134,7 +134,9 @@ function dawdle(port) {
     const socket = connect({ port, host: '127.0.0.1' });
     socket.on('error', () => undefined);
     socket.once('close', () => resolve((performance.now() - began) / 1000));
-    socket.write(`PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nOrigin: http://127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`);
+    socket.write(
+      `PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nOrigin: http://127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`,
+    );
     socket.resume();
   });
 }

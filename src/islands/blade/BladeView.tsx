@@ -39,7 +39,12 @@ function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
 
   return (
     <>
-      <KitchenMast kitchenId={stored.id} name={stored.kitchen.name ?? 'My kitchen'} here={null} />
+      <KitchenMast
+        kitchenId={stored.id}
+        kitchen={stored.kitchen}
+        name={stored.kitchen.name ?? 'My kitchen'}
+        here={null}
+      />
       <main id="main" className={css.page}>
         {trouble && <p role="alert">{trouble}</p>}
         {!found && !trouble && <p className="faded">Drawing…</p>}
@@ -57,7 +62,7 @@ function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
     ['Weight', `${blade.weightG.toFixed(0)} g`],
     ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
     ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
-    ['Handle', `${blade.handleStyle}, ${blade.tang} tang`],
+    ['Handle', `${blade.handleStyle === 'd-shape' ? 'D-shaped' : blade.handleStyle}, ${blade.tang} tang`],
     ['Price', money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],
   ];
   return (

@@ -52,6 +52,10 @@ const WORDS = [
   { key: 'handleHanded', label: 'Handle shaped for', values: HANDED },
 ] as const satisfies { key: keyof BladeModel; label: string; values: readonly string[] }[];
 
+/** A value of the format as it is read. */
+const labelOf = (value: string) =>
+  reference.steels.get(value)?.name ?? (value === 'd-shape' ? 'D-shaped' : value.replace(/-/g, ' '));
+
 const rounded = (value: number) => Number(value.toFixed(2));
 
 function startFrom(typeId: string): BladeModel {
@@ -163,7 +167,7 @@ export function BladeForm({
             key={key}
             label={label}
             value={draft[key]}
-            data={values.map((value) => ({ value, label: value.replace(/-/g, ' ') }))}
+            data={values.map((value) => ({ value, label: labelOf(value) }))}
             error={faultAt(key)}
             onChange={(e) => set({ [key]: e.currentTarget.value })}
           />

@@ -135,7 +135,8 @@ function Catalogue() {
         {preview && (
           <div className={css.preview}>
             <p>
-              <b>{preview.file}</b>: <span className="figure">{preview.models.length}</span> models, of which{' '}
+              <b>{preview.file}</b>: <span className="figure">{preview.models.length}</span>{' '}
+              {preview.models.length === 1 ? 'model' : 'models'}, of which{' '}
               <span className="figure">{preview.models.filter((m) => mine.has(m.id)).length}</span> are there already.
               Nothing is taken over yet.
             </p>

@@ -83,7 +83,12 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
 
   return (
     <>
-      <KitchenMast kitchenId={stored.id} name={stored.kitchen.name ?? 'My kitchen'} here="compare" />
+      <KitchenMast
+        kitchenId={stored.id}
+        kitchen={stored.kitchen}
+        name={stored.kitchen.name ?? 'My kitchen'}
+        here="compare"
+      />
       <main id="main" className={css.page}>
         <h1 className="visually-hidden">Compare blades</h1>
         {trouble && <p role="alert">{trouble}</p>}

@@ -72,7 +72,7 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
                 <span>
                   {taskName(load.task)}
                   {load.occasional && <em>occasional</em>}
-                  {load.matters !== 1 && <em>matters × {load.matters}</em>}
+                  {load.matters !== 1 && <em>counted {load.matters} times</em>}
                 </span>
                 <span className="figure">{minutes(load.minutesPerWeek)} min</span>
               </summary>
@@ -95,9 +95,9 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
       </p>
       {example && (
         <p className={css.note}>
-          In the plan a task weighs its minutes to the power of {LOAD.exponent.value}, so that rare work does not vanish
-          beside daily work. Here: {taskName(example.most.task).toLowerCase()} takes{' '}
-          <b className="figure">{example.timesMinutes.toFixed(0)} ×</b> the minutes of{' '}
+          Rare work does not vanish beside daily work: in the plan twice the minutes count about half as much again (the{' '}
+          <a href="/score">exponent is {LOAD.exponent.value}</a>). Here: {taskName(example.most.task).toLowerCase()}{' '}
+          takes <b className="figure">{example.timesMinutes.toFixed(0)} ×</b> the minutes of{' '}
           {taskName(example.least.task).toLowerCase()}, but weighs only{' '}
           <b className="figure">{example.timesWeight.toFixed(1)} ×</b> as much ({percent(example.most.share)} against{' '}
           {percent(example.least.share)} of the plan).

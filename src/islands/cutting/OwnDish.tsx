@@ -37,7 +37,7 @@ export function OwnDish({
           <li key={part.id}>
             <span>{byId.get(part.id)?.name}</span>
             <Figure
-              label={`× ${byId.get(part.id)?.unit ?? ''}`}
+              label={`How many (${byId.get(part.id)?.unit ?? 'units'})`}
               min={0.01}
               max={10000}
               step={0.01}

@@ -9,10 +9,10 @@ import { TaskSelect } from './TaskSelect';
 
 type Row = NonNullable<NonNullable<KitchenFile['cooking']>['tasks']>[number];
 const MATTERS = [
-  { value: '0.5', label: 'little' },
+  { value: '0.5', label: 'half as much' },
   { value: '1', label: 'as usual' },
-  { value: '2', label: 'much' },
-  { value: '4', label: 'very much' },
+  { value: '2', label: 'twice as much' },
+  { value: '4', label: 'four times as much' },
 ];
 
 /** Tasks named directly, beside what the dishes give, with how much it would hurt to do them badly. */
@@ -24,7 +24,7 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
   return (
     <section className={css.block} aria-labelledby="own-tasks">
       <h2 id="own-tasks">Tasks said directly</h2>
-      <p className="faded">Added to what the dishes give. Say that a task matters when doing it badly would hurt.</p>
+      <p className="faded">Added to what the dishes give. A task counts for more where doing it badly would hurt.</p>
       <ul className={css.dishes}>
         {rows.map((row, i) => {
           const task = byId.get(row.id);
@@ -51,7 +51,7 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
                   }}
                 />
                 <Figure
-                  label={`× ${task?.unit ?? 'unit'}`}
+                  label={`How many (${task?.unit ?? 'unit'})`}
                   min={0}
                   max={10000}
                   step={0.1}
@@ -59,7 +59,7 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
                   onChange={(amount) => change({ amount })}
                 />
                 <NativeSelect
-                  label="It matters"
+                  label="Doing it badly would hurt"
                   value={String(row.matters ?? 1)}
                   data={
                     MATTERS.some((m) => m.value === String(row.matters ?? 1))

@@ -177,7 +177,7 @@ function Review({
               />
               {first ? (
                 <Figure
-                  label={`× ${unit(first.id)}`}
+                  label={`How many (${unit(first.id)})`}
                   min={0.01}
                   max={10000}
                   step={0.01}

@@ -33,7 +33,7 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
           </ul>
         )}
       </Part>
-      <Part title="Mind">
+      <Part title="Take care">
         {warnings.length === 0 ? (
           <p className="faded">No cautions for this kitchen beyond the usual: keep it keen, cut away from the hand.</p>
         ) : (
@@ -51,7 +51,7 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
           ))}
         </ul>
       </Part>
-      <Part title="Taken for granted">
+      <Part title="Assumed until you say otherwise">
         {assumed.length === 0 ? (
           <p className="faded">Nothing: you have answered everything.</p>
         ) : (

@@ -14,7 +14,7 @@ export function CoverageBar({
   answer: Answer;
 }) {
   const { now, needs, all } = plan.coverage;
-  const label = `Your cutting done well: ${percent(now)} today, ${percent(needs)} with the needs, ${percent(all)} with everything.`;
+  const label = `Your cutting done well: ${percent(now)} with what you have, ${percent(needs)} once the needs are bought, ${percent(all)} with the whole kit.`;
   return (
     <section
       className={css.strip}
@@ -36,25 +36,24 @@ export function CoverageBar({
         </div>
         <p className={css.legend}>
           <span data-kind="now">
-            today <b className="figure">{percent(now)}</b>
+            with what you have <b className="figure">{percent(now)}</b>
           </span>
           <span data-kind="needs">
-            with the needs <b className="figure">{percent(needs)}</b>
+            with the needs bought <b className="figure">{percent(needs)}</b>
           </span>
           <span data-kind="all">
-            with everything <b className="figure">{percent(all)}</b>
+            with the whole kit <b className="figure">{percent(all)}</b>
           </span>
         </p>
       </div>
       <div className={css.figure}>
-        <span className={css.caption}>
-          Spent{typeof budget === 'number' ? ` of ${money(budget, plan.currency)}` : ''}
-        </span>
+        <span className={css.caption}>The kit costs</span>
         <span className={css.big} data-testid="spent">
           {money(plan.spent, plan.currency)}
         </span>
         <span className={css.caption}>
-          about <span className="figure">{money(Math.round(plan.costPerYear), plan.currency)}</span> a year
+          {typeof budget === 'number' && `of ${money(budget, plan.currency)}; `}about{' '}
+          {money(Math.round(plan.costPerYear), plan.currency)} a year
         </span>
       </div>
     </section>

@@ -1,10 +1,11 @@
 import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
-import { lazy, Suspense, useState } from 'react';
+import { useMediaQuery } from '@mantine/hooks';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Plan } from '../../core/formats/planFile';
+import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
@@ -46,6 +47,9 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
+/** Pockets a wide window shows side by side. */
+const MOST_SEEN = 8;
+
 /** How certain the answer is, in a quiet word: being checked, checked, or as far as the search went; and what checking changed. */
 function Proof({ answer: { final, plan, proofChanged } }: { answer: Answer }) {
   const words = !final
@@ -56,6 +60,7 @@ function Proof({ answer: { final, plan, proofChanged } }: { answer: Answer }) {
   return (
     <p className={css.proof} role="status" data-final={final}>
       {words}
+      {plan.steps.length > MOST_SEEN && ` ${plan.steps.length} pockets: the roll turns sideways.`}
       {proofChanged.length > 0 && ` Looking closer changed the first answer: ${proofChanged.join('; ')}.`}
     </p>
   );
@@ -91,23 +96,73 @@ function isArgued({ limits }: KitchenFile): boolean {
   return must.length + never.length + order.length > 0;
 }
 
+/** What tells a step from the others wherever it stands: what is done with what, and the how-many-th of its like. */
+function keyOf(step: PlanStep, at: number, all: readonly PlanStep[]): string {
+  const what = ({ action, model, type, owned }: PlanStep) => [action, model ?? type, owned].join(' ');
+  const before = all.slice(0, at).filter((each) => what(each) === what(step)).length;
+  return `${what(step)} ${before}`;
+}
+
+/** Calls back at Escape while `on`. */
+function useEscape(on: boolean, work: () => void): void {
+  useEffect(() => {
+    if (!on) return;
+    const press = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && work();
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, [on, work]);
+}
+
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, sure, catalogue, trouble } = usePlanner(kitchen, worker);
   const stays = sure?.stays ?? null;
   const [arranging, setArranging] = useState(false);
-  const [open, setOpen] = useState<number | null>(null);
-  const step = answer?.plan.steps.find((s) => s.order === open) ?? null;
+  const [open, setOpen] = useState<string | null>(null);
+  const step = answer?.plan.steps.find((each, i, all) => keyOf(each, i, all) === open) ?? null;
+  const openAt = (order: number) => {
+    const { steps = [] } = answer?.plan ?? {};
+    const at = steps.findIndex((each) => each.order === order);
+    const pressed = steps[at];
+    const key = pressed ? keyOf(pressed, at, steps) : null;
+    setOpen(key === open ? null : key);
+  };
+  const close = useCallback(() => {
+    const order = step?.order;
+    setOpen(null);
+    // back to the pocket it was opened from
+    if (order !== undefined) document.querySelector<HTMLElement>(`[data-pocket="${order}"]`)?.focus();
+  }, [step?.order]);
+  useEscape(step !== null, close);
+  const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
+  const story = answer && step && (
+    <Suspense fallback={null}>
+      <StepStory
+        key={open}
+        step={step}
+        sure={sure}
+        currency={answer.plan.currency}
+        catalogue={catalogue}
+        worker={worker}
+        update={update}
+        onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
+        onClose={close}
+      />
+    </Suspense>
+  );
 
   return (
     <div className={layout.page}>
-      <aside className={css.questions} aria-label="Questions">
-        <Questions
-          kitchen={kitchen}
-          update={update}
-          length={answer?.plan.lengthWanted ?? null}
-          point={answer?.plan.worth ?? null}
-        />
+      <aside className={css.questions} aria-label={beside && story ? 'Reasons' : 'Questions'}>
+        {beside && story}
+        <div hidden={beside && story !== null}>
+          <Questions
+            kitchen={kitchen}
+            update={update}
+            length={answer?.plan.lengthWanted ?? null}
+            point={answer?.plan.worth ?? null}
+          />
+        </div>
       </aside>
       <main id="main" className={css.answer}>
         {trouble && (
@@ -118,8 +173,8 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         {answer ? (
           <>
             <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
-            <Proof answer={answer} />
             <div className={css.tools}>
+              <Proof answer={answer} />
               {isArgued(kitchen) && (
                 <Suspense fallback={null}>
                   <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
@@ -140,25 +195,11 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
               ownedFile={kitchen.owned ?? []}
               catalogue={catalogue}
               stays={stays}
-              open={open}
-              onOpen={(order) => setOpen(order === open ? null : order)}
+              open={step?.order ?? null}
+              onOpen={openAt}
             />
             <Copies plan={answer.plan} />
-            {step && (
-              <Suspense fallback={null}>
-                <StepStory
-                  key={`${step.order}-${step.model ?? step.type}`}
-                  step={step}
-                  sure={sure}
-                  currency={answer.plan.currency}
-                  catalogue={catalogue}
-                  worker={worker}
-                  update={update}
-                  onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
-                  onClose={() => setOpen(null)}
-                />
-              </Suspense>
-            )}
+            {!beside && story}
             <WhenSeen label="What each knife serves" least={190} ready={answer.final}>
               <Suspense fallback={null}>
                 <CoverageStrip
@@ -166,7 +207,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
                   plan={answer.plan}
                   ownedFile={kitchen.owned ?? []}
                   models={catalogue}
-                  onOpen={setOpen}
+                  onOpen={openAt}
                 />
               </Suspense>
             </WhenSeen>

@@ -116,7 +116,7 @@ export default function MoneyPanel({
       <div className={css.words}>
         {bend ? (
           <p>
-            The bend lies at <b className="figure">{money(bend.spent, currency)}</b> for{' '}
+            Up to <b className="figure">{money(bend.spent, currency)}</b> money does most: it gives{' '}
             <b className="figure">{points(bend.coverage)}%</b>
             {last
               ? `: the next ${money(Math.round(last.spent - bend.spent), currency)} add ${points(last.coverage - bend.coverage)} points in all.`
@@ -124,7 +124,7 @@ export default function MoneyPanel({
             The diamond is this plan.
           </p>
         ) : (
-          <p className="faded">{view ? 'Too few kits to speak of a bend.' : 'Trying other amounts…'}</p>
+          <p className="faded">{view ? 'Too few kits to tell where money does most.' : 'Trying other amounts…'}</p>
         )}
         {sizes.length > 0 && (
           <table className={css.sizes}>

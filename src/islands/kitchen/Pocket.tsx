@@ -24,7 +24,7 @@ const DOES: Record<PlanStep['action'], string> = {
   retire: 'Retire',
 };
 
-const LEAST_WIDTH_PX = 94;
+const LEAST_WIDTH_PX = 92;
 const NARROW_LINE_MM = 1.2;
 
 function Drawing({ blade, owned, scale }: { blade: BladeModel; owned: boolean; scale: Scale }) {
@@ -48,6 +48,12 @@ function Drawing({ blade, owned, scale }: { blade: BladeModel; owned: boolean; s
       </g>
     </svg>
   );
+}
+
+/** Coverage a step adds, in points of a hundred. */
+function pointsAdded(gain: number): string {
+  const points = (gain * 100).toFixed(gain >= 0.02 ? 0 : 1);
+  return `${points} ${points === '1' ? 'point' : 'points'}`;
 }
 
 interface Props {
@@ -92,25 +98,17 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
         </span>
         <span className={css.title}>{title}</span>
         {blade && (
-          <>
-            <span className={`${css.length} figure`}>
-              <span>{Math.round(blade.lengthMm)} mm</span> <span>{inches(blade.lengthMm)}</span>
-            </span>
-            {blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
-          </>
+          <span className={`${css.length} figure`}>
+            <span>{Math.round(blade.lengthMm)} mm</span> <span>{inches(blade.lengthMm)}</span>
+          </span>
         )}
         {step && step.action !== 'retire' && (
           <span className={css.sums}>
             <b className="figure">{money(step.price, currency)}</b>
-            {step.upkeep ? (
-              <span>keeps the kit</span>
-            ) : (
-              <span>
-                adds <span className="figure">{(step.gain * 100).toFixed(step.gain >= 0.02 ? 0 : 1)}%</span>
-              </span>
-            )}
+            {step.upkeep ? <span>keeps the kit</span> : <span>+{pointsAdded(step.gain)}</span>}
           </span>
         )}
+        {blade && blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
         {step?.because[0] && <span className={css.why}>{step.because[0]}</span>}
         {step && <span className="visually-hidden">Open the reasons</span>}
       </span>
@@ -123,7 +121,13 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
       data-open={open || undefined}
     >
       {step ? (
-        <button type="button" className={css.press} aria-expanded={open} onClick={() => onOpen(step.order)}>
+        <button
+          type="button"
+          className={css.press}
+          aria-expanded={open}
+          data-pocket={step.order}
+          onClick={() => onOpen(step.order)}
+        >
           {body}
         </button>
       ) : (

@@ -43,7 +43,12 @@ function Match({ stored }: { stored: StoredKitchen }) {
 
   return (
     <>
-      <KitchenMast kitchenId={stored.id} name={stored.kitchen.name ?? 'My kitchen'} here="match" />
+      <KitchenMast
+        kitchenId={stored.id}
+        kitchen={stored.kitchen}
+        name={stored.kitchen.name ?? 'My kitchen'}
+        here="match"
+      />
       <main id="main" className={css.page}>
         <h1 className="visually-hidden">Match: tasks against blades</h1>
         <div className={css.controls} role="group" aria-label="Sort and filter">

@@ -149,7 +149,8 @@ function Constants({ of }: { of: string }) {
   return (
     <details className={css.constants}>
       <summary>
-        {spaced(of)}: <span className="figure">{constants.length}</span> constants
+        The <span className="figure">{constants.length}</span> {constants.length === 1 ? 'number' : 'numbers'} behind “
+        {spaced(of)}”
       </summary>
       <table>
         <tbody>

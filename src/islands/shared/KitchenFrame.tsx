@@ -70,6 +70,7 @@ function Frame({ stored, here, tools, children }: Props) {
     <>
       <KitchenMast
         kitchenId={stored.id}
+        kitchen={kitchen}
         here={here}
         name={
           <TextInput

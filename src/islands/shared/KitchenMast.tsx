@@ -1,33 +1,48 @@
 import type { ReactNode } from 'react';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
 import css from './KitchenMast.module.css';
 import { Masthead } from './Masthead';
 
-/** The views of a kitchen in the order of the work. */
+/** The views of a kitchen in the order of the work; those after the plan belong to it. */
 const VIEWS = [
-  { id: 'cooks', path: '/cooks', name: 'Cooks and kitchen' },
-  { id: 'cutting', path: '/cutting', name: 'What gets cut' },
+  { id: 'cooks', path: '/cooks', name: 'Cooks' },
+  { id: 'cutting', path: '/cutting', name: 'Cutting' },
   { id: 'drawer', path: '/drawer', name: 'Drawer' },
   { id: 'plan', path: '', name: 'Plan' },
-  { id: 'schools', path: '/schools', name: 'Schools' },
+  { id: 'schools', path: '/schools', name: 'Schools of thought' },
   { id: 'what-if', path: '/what-if', name: 'What if' },
-  { id: 'match', path: '/match', name: 'Match' },
-  { id: 'compare', path: '/compare', name: 'Compare' },
+  { id: 'match', path: '/match', name: 'Knives by task' },
+  { id: 'compare', path: '/compare', name: 'Compare knives' },
 ] as const;
 export type ViewId = (typeof VIEWS)[number]['id'];
+const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare'];
+
+/** Views in which nothing has been said yet. */
+function lackingIn({ cooks, cooking, owned, tools }: KitchenFile): readonly ViewId[] {
+  const isCooked = cooking?.cuisines?.length || cooking?.dishes?.length || cooking?.tasks?.length;
+  return [
+    ...(cooks ? [] : (['cooks'] as const)),
+    ...(isCooked ? [] : (['cutting'] as const)),
+    ...(owned?.length || tools?.length ? [] : (['drawer'] as const)),
+  ];
+}
 
 /** The masthead of a kitchen's views: its name, whatever the view puts beside it, and the way to the others. */
 export function KitchenMast({
   kitchenId,
+  kitchen,
   here,
   name,
   children,
 }: {
   kitchenId: string;
+  kitchen: KitchenFile;
   here: ViewId | null;
   /** The name as text or as a field. */
   name: ReactNode;
   children?: ReactNode;
 }) {
+  const lacking = lackingIn(kitchen);
   return (
     <>
       <Masthead>
@@ -36,8 +51,18 @@ export function KitchenMast({
       </Masthead>
       <nav className={css.views} aria-label="Views of this kitchen">
         {VIEWS.map(({ id, path, name: view }) => (
-          <a key={id} href={`/kitchens/${kitchenId}${path}`} aria-current={id === here ? 'page' : undefined}>
+          <a
+            key={id}
+            href={`/kitchens/${kitchenId}${path}`}
+            aria-current={id === here ? 'page' : undefined}
+            data-within={OF_THE_PLAN.includes(id) || undefined}
+          >
             {view}
+            {lacking.includes(id) && (
+              <span className={css.lacks} title="Nothing said yet: usual values are assumed">
+                <span className="visually-hidden">, nothing said yet</span>
+              </span>
+            )}
           </a>
         ))}
       </nav>

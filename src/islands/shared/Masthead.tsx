@@ -18,9 +18,10 @@ export function Masthead({ children }: { children?: ReactNode }) {
       </a>
       <div className={css.middle}>{children}</div>
       <nav className={css.tools} aria-label="Help and appearance">
-        <a href="/catalogue">Models</a>
-        <a href="/glossary">Words</a>
-        <a href="/score">Scores</a>
+        <a href="/">My kitchens</a>
+        <a href="/catalogue">All knives</a>
+        <a href="/glossary">Knife words</a>
+        <a href="/score">How it scores</a>
         <a href="/help">Help</a>
         <ActionIcon
           variant="transparent"

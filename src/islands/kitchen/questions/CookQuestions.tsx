@@ -3,7 +3,7 @@ import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Field, Figure, Section } from '../../shared/Field';
+import { Choice, Field, Figure, Section, type Folding } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 
@@ -38,7 +38,12 @@ const SHARPENING_WORDS: Record<(typeof SHARPENINGS)[number], string> = {
 const sizeOf = (mm: number): HandSize => (mm < 175 ? 'small' : mm < 195 ? 'middle' : 'large');
 
 /** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
-export function CookQuestions({ kitchen, update, length }: QuestionProps & { length: Plan['lengthWanted'] | null }) {
+export function CookQuestions({
+  kitchen,
+  update,
+  length,
+  fold,
+}: QuestionProps & { length: Plan['lengthWanted'] | null; fold: Folding }) {
   const cook: CookFile = kitchen.cooks?.[0] ?? {};
   const setCook = (change: CookFile) =>
     update((k) => {
@@ -56,7 +61,7 @@ export function CookQuestions({ kitchen, update, length }: QuestionProps & { len
   const others = (kitchen.cooks?.length ?? 1) - 1;
 
   return (
-    <Section title="You and your board">
+    <Section title="You and your board" fold={fold}>
       <Choice
         label="Your hand"
         hint={length ? `A general knife of ${length.fromMm}–${length.toMm} mm would suit you.` : undefined}

@@ -10,7 +10,7 @@ import {
   toMinor,
 } from '../../../core/money/currency';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Figure, Section } from '../../shared/Field';
+import { Choice, Figure, Section, type Folding } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { money } from '../../shared/words';
 import css from '../../shared/Questions.module.css';
@@ -29,7 +29,12 @@ const inCurrency = (euros: number, currency: string) =>
   fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
-export function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {
+export function MoneyQuestions({
+  kitchen,
+  update,
+  point,
+  fold,
+}: QuestionProps & { point: Plan['worth'] | null; fold: Folding }) {
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const said = kitchen.budget?.total;
   const total = said === undefined ? inCurrency(DEFAULTS.budgetEur, currency) : said;
@@ -50,7 +55,7 @@ export function MoneyQuestions({ kitchen, update, point }: QuestionProps & { poi
   const currencies = CURRENCIES.includes(currency) ? CURRENCIES : [currency, ...CURRENCIES];
 
   return (
-    <Section title="What you can spend">
+    <Section title="What you can spend" fold={fold}>
       <div className={css.pair}>
         <Figure
           label="In all"

@@ -1,0 +1,81 @@
+import { cuisineNames } from '../../../../data/names';
+import type { KitchenFile } from '../../../core/formats/kitchenFile';
+import { DEFAULTS } from '../../../core/kitchen/defaults';
+import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
+import { money, typeName } from '../../shared/words';
+
+/** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
+
+const SHARPENED = {
+  none: 'nobody sharpens',
+  'pull-through': 'a pull-through sharpener',
+  powered: 'a powered sharpener',
+  professional: 'sharpened by a professional',
+  stones: 'sharpened on stones',
+} as const;
+const PRACTICE = { new: 'new to it', home: 'a practised home cook', keen: 'keen', trained: 'trained' } as const;
+
+/** The first few of a list, and how many more. */
+function few(names: readonly string[], most = 3): string {
+  const shown = names.slice(0, most);
+  const more = names.length - shown.length;
+  if (more > 0) return `${shown.join(', ')} and ${more} more`;
+  return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1) ?? ''}`;
+}
+const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** Whether nothing at all has been said of what is cooked, by whom, and for how much. */
+export const isNew = ({ cooking, cooks, budget, owned }: KitchenFile): boolean =>
+  !cooking?.cuisines?.length &&
+  !cooking?.dishes?.length &&
+  !cooking?.tasks?.length &&
+  !cooks &&
+  !budget &&
+  !owned?.length;
+
+export function cookingSaid({ cooking = {}, avoids = [] }: KitchenFile): string {
+  const cuisines = (cooking.cuisines ?? []).map(({ id }) => cuisineNames.get(id) ?? id);
+  const dishes = cooking.dishes?.length ?? 0;
+  const tasks = cooking.tasks?.length ?? 0;
+  const cooked = [
+    ...(cuisines.length > 0 ? [few(cuisines)] : []),
+    ...(dishes > 0 ? [plural(dishes, 'dish', 'dishes')] : []),
+    ...(tasks > 0 ? [plural(tasks, 'task')] : []),
+  ];
+  const what = cooked.length > 0 ? cooked.join(', ') : 'Assumed: everyday Western cooking';
+  const { mealsPerWeek = DEFAULTS.mealsPerWeek, portions = DEFAULTS.portions, guests } = cooking;
+  const meals = `${plural(mealsPerWeek, 'meal')} a week for ${portions}`;
+  const table = guests ? `, ${plural(guests.portions, 'guest')}` : '';
+  return `${what}; ${meals}${table}${avoids.length > 0 ? `; no ${few(avoids)}` : ''}.`;
+}
+
+export function cookSaid({ cooks, board, habits }: KitchenFile): string {
+  const cook = cooks?.[0] ?? {};
+  const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
+  const who = `${cooks ? 'Hand' : 'Assumed: hand'} ${hand} mm, ${cook.handed ?? 'right'}, ${PRACTICE[cook.experience ?? 'home']}`;
+  const others = (cooks?.length ?? 1) - 1;
+  const { lengthMm, widthMm, material } = { ...DEFAULTS.board, ...board };
+  const sharpening = SHARPENED[habits?.sharpening ?? DEFAULTS.habits.sharpening];
+  return `${who}${others > 0 ? ` and ${plural(others, 'more cook')}` : ''}; ${material} board ${lengthMm} × ${widthMm}; ${sharpening}.`;
+}
+
+export function moneySaid({ budget, currency = CATALOGUE_CURRENCY, limits }: KitchenFile): string {
+  const { total, perMonth, spend = 'even' } = budget ?? {};
+  const month = perMonth == null ? '' : `${money(perMonth, currency)} a month`;
+  const whole =
+    total == null
+      ? total === null && !month
+        ? 'No ceiling'
+        : month || `Assumed: ${money(DEFAULTS.budgetEur, CATALOGUE_CURRENCY)} in all`
+      : `${money(total, currency)} in all${month ? `, ${month}` : ''}`;
+  const most = limits?.maxKnives;
+  return `${whole}; ${spend}${most === undefined ? '' : `; at most ${plural(most, 'knife', 'knives')}`}.`;
+}
+
+export function drawerSaid({ owned = [], tools = [] }: KitchenFile): string {
+  const knives = owned.map(({ type, model }) => (type ? lower(typeName(type)) : (model ?? 'knife')));
+  const have = knives.length > 0 ? few(knives) : 'No knife yet';
+  const said = `${have}${tools.length > 0 ? `; ${plural(tools.length, 'tool')}` : ''}.`;
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
