@@ -4,7 +4,7 @@ import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
 import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
-const button = (page: Page, name: string) => page.waitForSelector(`xpath///main//button[normalize-space(.)="${name}"]`);
+const button = (page: Page, name: string) => page.waitForSelector(`xpath///button[normalize-space(.)="${name}"]`);
 const fileOf = async (page: Page, id: string) =>
   kitchenFileSchema.parse(
     await page.evaluate(async (url) => (await fetch(url)).json() as Promise<unknown>, `/api/kitchens/${id}/file`),
@@ -111,7 +111,9 @@ test('what each serves and what other money would buy come when scrolled to, wit
       r.textContent?.includes('proven best'),
     ),
   );
-  expect(await textOf(page, 'section[aria-label="What other money would buy"]')).toMatch(/The bend lies at/);
+  expect(await textOf(page, 'section[aria-label="What other money would buy"]')).toMatch(
+    /Up to €[\d.,]+ the money does most/,
+  );
   await openStep(page, 1);
   await page.waitForFunction(() =>
     /\d+ of 100/.test(document.querySelector('section[aria-labelledby="story"]')?.textContent ?? ''),
@@ -140,6 +142,7 @@ test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown awa
   const { url, id } = await openSample(page, 'Saltstair');
   await page.goto(`${url}/what-if`);
   await page.waitForSelector('section[aria-label="As it is"] svg');
+  await (await page.waitForSelector('xpath///aside//button[contains(., "What you cook")]'))?.click();
   await (await page.waitForSelector('xpath///aside//label[normalize-space(.)="Fish"]'))?.click();
   await page.waitForSelector('section[aria-label="As it would be"]');
   await page.waitForFunction(() => document.querySelectorAll('[aria-label="Differences"] li').length > 0);
@@ -159,5 +162,47 @@ test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown awa
   expect((await fileOf(page, id)).avoids).toContain('fish');
   await page.click('[aria-label="Delete Without fish"]');
   await page.waitForFunction(() => !document.querySelector('[aria-label="Delete Without fish"]'));
+  expect(errors).toEqual([]);
+});
+
+test('the questions fold into sentences; reasons open beside the roll, follow their step, and close with Escape', async () => {
+  const { page, errors } = await visitor(browser);
+  await openSample(page, 'Saltstair');
+  const said = await textOf(page, 'aside');
+  expect(said).toContain('Raw fish and Mediterranean fish');
+  expect(said).toContain('€650 in all, €120 a month');
+  expect(await page.$('aside input')).toBeNull();
+  // whole in the window: every pocket’s drawing, name, length, price and what it adds
+  const below = await page.$$eval(
+    '[data-pocket]',
+    (all) =>
+      all.filter((pocket) => {
+        const price = [...pocket.querySelectorAll('span')].find((e) => /points?$/.test(e.textContent ?? ''));
+        return (price?.getBoundingClientRect().bottom ?? Infinity) > innerHeight;
+      }).length,
+  );
+  expect(below).toBe(0);
+  await page.focus('[data-pocket="2"]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('aside section[aria-labelledby="story"]');
+  const name = await textOf(page, '#story');
+  const beside = await page.$eval('aside section[aria-labelledby="story"]', (e) => e.getBoundingClientRect().top);
+  expect(beside).toBeLessThan(400);
+  // another order: the reasons stay with their step
+  await (await button(page, 'Order and locks'))?.click();
+  const earlier = await page.waitForSelector(
+    'ol[aria-label="Order of the steps"] li:nth-child(2) [aria-label$=" earlier"]',
+  );
+  await earlier?.focus();
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    (was) => document.querySelector('#story')?.textContent?.startsWith('1.') && !was.startsWith('1.'),
+    {},
+    name,
+  );
+  expect((await textOf(page, '#story')).replace(/^\d+/, '')).toBe(name.replace(/^\d+/, ''));
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('#story'));
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('data-pocket'))).toBe('1');
   expect(errors).toEqual([]);
 });

@@ -78,6 +78,7 @@ async function scrollToStrip(page) {
 
 async function openWhatIf(page) {
   await openPage('what-if', 'section[aria-label="As it is"] svg')(page);
+  await (await page.waitForSelector('xpath///aside//button[contains(., "What you cook")]')).click();
   const fish = await page.waitForSelector('xpath///aside//label[normalize-space(.)="Fish"]');
   await fish.click();
   await page.waitForSelector('[aria-label="Differences"] li');

@@ -116,11 +116,11 @@ export default function MoneyPanel({
       <div className={css.words}>
         {bend ? (
           <p>
-            Up to <b className="figure">{money(bend.spent, currency)}</b> money does most: it gives{' '}
+            Up to <b className="figure">{money(bend.spent, currency)}</b> the money does most: that much covers{' '}
             <b className="figure">{points(bend.coverage)}%</b>
             {last
-              ? `: the next ${money(Math.round(last.spent - bend.spent), currency)} add ${points(last.coverage - bend.coverage)} points in all.`
-              : ': beyond it there is nothing more to have.'}{' '}
+              ? `, and the next ${money(Math.round(last.spent - bend.spent), currency)} add ${points(last.coverage - bend.coverage)} points in all.`
+              : ', and beyond it there is nothing more to have.'}{' '}
             The diamond is this plan.
           </p>
         ) : (
