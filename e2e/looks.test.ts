@@ -47,6 +47,7 @@ describe.each([
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0);
+    expect(await page.$$eval('h1', (all) => all.length)).toBe(1);
     expect(await seriousFaults(page)).toEqual([]);
     expect(errors.splice(0)).toEqual([]);
     expect(await page.evaluate('policyFaults')).toEqual([]);
@@ -103,6 +104,27 @@ test('blades are laid over one another at heel, tip or pinch; more are added and
   await page.focus('[aria-label="Remove blade 1"]');
   await page.keyboard.press('Enter');
   await page.waitForFunction(() => document.querySelectorAll('select[aria-label^="Blade "]').length === 2);
+  expect(errors).toEqual([]);
+});
+
+test('? lists the keys anywhere but where one types, and Escape closes the list', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Start my kitchen');
+  await settled(page);
+  const name = 'input[aria-label="Name of this kitchen"]';
+  await page.focus(name);
+  // the field that has the focus shows it
+  expect(await page.$eval(name, (e) => getComputedStyle(e).outlineStyle)).toBe('solid');
+  await page.keyboard.type('?');
+  expect(await page.$('dialog[open]')).toBeNull();
+  await page.focus('[aria-label^="Use dark"]');
+  await page.keyboard.type('?');
+  await page.waitForSelector('dialog[open]');
+  expect(await textOf(page, 'dialog[open]')).toMatch(/Ctrl Z.*undo/);
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('dialog[open]'));
   expect(errors).toEqual([]);
 });
 

@@ -165,6 +165,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         </div>
       </aside>
       <main id="main" className={css.answer}>
+        <h1 className="visually-hidden">Plan of {kitchen.name ?? 'My kitchen'}</h1>
         {trouble && (
           <p className={css.notice} role="alert">
             {trouble}

@@ -8,6 +8,7 @@ import { Dress } from './Dress';
 import css from './KitchenFrame.module.css';
 import type { ViewId } from './KitchenMast';
 import { KitchenMast } from './KitchenMast';
+import { isTyping } from './typing';
 import type { KitchenEdits, SaveState } from './useKitchen';
 import { useKitchen } from './useKitchen';
 import { useKitchenWorker } from './useKitchenWorker';
@@ -34,14 +35,6 @@ export function KitchenFrame(props: Props) {
     <Dress>
       <Frame {...props} />
     </Dress>
-  );
-}
-
-/** Whether a key press belongs to a field that undoes its own typing. */
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLTextAreaElement ||
-    (target instanceof HTMLInputElement && !['radio', 'checkbox', 'range', 'button', 'file'].includes(target.type))
   );
 }
 

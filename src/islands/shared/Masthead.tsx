@@ -1,6 +1,7 @@
 import { ActionIcon, useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
+import { Keys } from './Keys';
 import css from './Masthead.module.css';
 
 /** The strip across the top: the name, whatever the page puts there, and light or dark. */
@@ -34,6 +35,7 @@ export function Masthead({ children }: { children?: ReactNode }) {
           {dark ? <IconSun size={20} /> : <IconMoon size={20} />}
         </ActionIcon>
       </nav>
+      <Keys />
     </header>
   );
 }

@@ -1,5 +1,5 @@
 import { Button, TextInput } from '@mantine/core';
-import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { parseJson } from '../../core/formats/json';
 import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES } from '../../core/formats/workspaceFile';
@@ -16,6 +16,7 @@ import {
   type DeletedKitchen,
 } from '../../client/workspace';
 import { forgetDevice } from '../shared/device';
+import { Dialog } from '../shared/Dialog';
 import css from './YourData.module.css';
 
 interface Props {
@@ -229,15 +230,8 @@ interface SureProps {
 
 /** A question before something that cannot be taken back. */
 function Sure({ open, title, yes, onYes, onNo, children }: SureProps) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  const name = useId();
-  useEffect(() => {
-    if (open) dialog.current?.showModal();
-    else dialog.current?.close();
-  }, [open]);
   return (
-    <dialog ref={dialog} className={css.sure} aria-labelledby={name} onClose={onNo}>
-      <h2 id={name}>{title}</h2>
+    <Dialog open={open} title={title} onClose={onNo}>
       <p>{children}</p>
       <div className={css.answers}>
         <Button variant="default" autoFocus onClick={onNo}>
@@ -247,6 +241,6 @@ function Sure({ open, title, yes, onYes, onNo, children }: SureProps) {
           {yes}
         </Button>
       </div>
-    </dialog>
+    </Dialog>
   );
 }
