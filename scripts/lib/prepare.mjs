@@ -15,7 +15,7 @@ const released = () =>
   JSON.parse(readFileSync(join(root, 'src', 'db', 'migrations', 'meta', '_journal.json'), 'utf8')).entries.length;
 
 /** Migrations a database has had; none where it is new. */
-export async function migrated(bin, url) {
+async function migrated(bin, url) {
   const there = await psql(bin, url, "select to_regclass('drizzle.__drizzle_migrations') is not null;");
   return there.trim() === 't' ? Number(await psql(bin, url, 'select count(*) from drizzle.__drizzle_migrations;')) : 0;
 }

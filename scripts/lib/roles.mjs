@@ -3,9 +3,9 @@ import { createHmac } from 'node:crypto';
 import { join } from 'node:path';
 import { run } from './run.mjs';
 
-export const SUPERUSER = 'scabbard';
-export const OWNER = 'scabbard_owner';
-export const APP = 'scabbard_app';
+const SUPERUSER = 'scabbard';
+const OWNER = 'scabbard_owner';
+const APP = 'scabbard_app';
 
 /** Passwords of the two lesser roles follow from the superuser's, so that one file holds them all. */
 const passwordOf = (secret, role) => createHmac('sha256', secret).update(role).digest('hex');

@@ -2,7 +2,7 @@
 import { Agent, request } from 'node:http';
 
 /** Sends one request; resolves with its status, body and how long it took, ms. Status 0: no answer. */
-export function ask(agent, { port, client }, method, path, body, cookie) {
+function ask(agent, { port, client }, method, path, body, cookie) {
   const began = performance.now();
   return new Promise((resolve) => {
     const headers = { 'x-forwarded-for': client, ...(cookie ? { cookie } : {}) };

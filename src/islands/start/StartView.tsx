@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useRef, useState, type ChangeEvent, type DragEvent } from 'react';
+import { useState, type DragEvent } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { MAX_FILE_BYTES, readKitchenText } from '../../core/formats/kitchenFile';
@@ -7,6 +7,7 @@ import { Refused } from '../../client/http';
 import { createKitchen } from '../../client/kitchens';
 import { Dress } from '../shared/Dress';
 import { FaultList } from '../shared/FaultList';
+import { FilePicker } from '../shared/FilePicker';
 import { Masthead } from '../shared/Masthead';
 import { HeroRoll } from './HeroRoll';
 import type { ListedKitchen } from './KitchenList';
@@ -35,7 +36,6 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
   const [over, setOver] = useState(false);
-  const picker = useRef<HTMLInputElement>(null);
 
   const open = async (body: Parameters<typeof createKitchen>[0], failing: string) => {
     setBusy(true);
@@ -83,21 +83,9 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
               >
                 Start my kitchen
               </Button>
-              <Button size="lg" variant="default" onClick={() => picker.current?.click()}>
+              <FilePicker name="Kitchen file" size="lg" onPick={(file) => void readFile(file)}>
                 Open a kitchen file
-              </Button>
-              <input
-                ref={picker}
-                type="file"
-                accept=".json,application/json"
-                className="visually-hidden"
-                tabIndex={-1}
-                aria-label="Kitchen file"
-                onChange={(e: ChangeEvent<HTMLInputElement>) => {
-                  void readFile(e.currentTarget.files?.[0]);
-                  e.currentTarget.value = '';
-                }}
-              />
+              </FilePicker>
             </div>
             <p
               className={css.drop}

@@ -1,5 +1,5 @@
 import { Button, TextInput } from '@mantine/core';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { parseJson } from '../../core/formats/json';
 import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES } from '../../core/formats/workspaceFile';
@@ -17,6 +17,7 @@ import {
 } from '../../client/workspace';
 import { forgetDevice } from '../shared/device';
 import { Dialog } from '../shared/Dialog';
+import { FilePicker } from '../shared/FilePicker';
 import css from './YourData.module.css';
 
 interface Props {
@@ -43,7 +44,6 @@ export function YourData({ hasAny, onTrouble }: Props) {
   const [told, setTold] = useState('');
   const [asking, setAsking] = useState<Asking>(null);
   const [deleted, setDeleted] = useState<DeletedKitchen[]>([]);
-  const picker = useRef<HTMLInputElement>(null);
 
   useEffect(() => {
     if (hasAny) void fetchDeleted().then(setDeleted, () => undefined);
@@ -57,8 +57,7 @@ export function YourData({ hasAny, onTrouble }: Props) {
       onTrouble({ title, faults: faultsOf(error) });
     }
   };
-  const readFile = (file: File | undefined) =>
-    file &&
+  const readFile = (file: File) =>
     trying(`${file.name} was not taken in; nothing was changed`, async () => {
       if (file.size > MAX_WORKSPACE_BYTES)
         throw new FaultyInput([{ path: 'file', message: 'is larger than 32 MB, the most that is read' }]);
@@ -91,21 +90,9 @@ export function YourData({ hasAny, onTrouble }: Props) {
             Save everything as a file
           </Button>
         )}
-        <Button variant="default" onClick={() => picker.current?.click()}>
+        <FilePicker name="File of everything" onPick={(file) => void readFile(file)}>
           Take such a file in
-        </Button>
-        <input
-          ref={picker}
-          type="file"
-          accept=".json,application/json"
-          className="visually-hidden"
-          tabIndex={-1}
-          aria-label="File of everything"
-          onChange={(e) => {
-            void readFile(e.currentTarget.files?.[0]);
-            e.currentTarget.value = '';
-          }}
-        />
+        </FilePicker>
         {hasAny && (
           <Button
             variant="default"
