@@ -4,6 +4,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   rmSync,
   statSync,
@@ -261,7 +262,16 @@ test('a start that fails ends what it has started: here by a database that a new
   const admin = new Pool({
     connectionString: `postgres://scabbard:${readFileSync(join(folder, 'password'), 'utf8')}@127.0.0.1:${readFileSync(join(folder, 'port'), 'utf8')}/scabbard`,
   });
-  await admin.query(`insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 9999999999999)`);
+  // as an earlier release left it: here the change cannot be made a second time, and the backup stands
+  await admin.query('delete from drizzle.__drizzle_migrations where id = (select max(id) from drizzle.__drizzle_migrations)');
+  const broken = await script(ours('start'), { SCABBARD_CLUSTER: cluster, PORT: '' }).done;
+  expect(broken.code).toBe(1);
+  const backups = readdirSync(join(folder, 'backups'));
+  expect(backups).toEqual([expect.stringMatching(/^before-migration-\d{14}\.dump$/)]);
+  expect(statSync(join(folder, 'backups', backups[0] ?? '')).size).toBeGreaterThan(10_000);
+  await admin.query(
+    `insert into drizzle.__drizzle_migrations (hash, created_at) values ('again', 9999999999998), ('newer', 9999999999999)`,
+  );
   await admin.end();
   first.child.kill('SIGTERM');
   await first.done;

@@ -29,7 +29,7 @@ export function withDatabase(url, database) {
 
 /** Runs SQL by PostgreSQL's own program; the text goes in where no list of processes shows it. */
 export const psql = (bin, url, text) =>
-  run(join(bin, 'psql'), ['-X', '-q', '-v', 'ON_ERROR_STOP=1', '-At', '-d', url, '-f', '-'], {
+  run(join(bin, 'psql'), ['-X', '-q', '-w', '-v', 'ON_ERROR_STOP=1', '-At', '-d', url, '-f', '-'], {
     input: text,
     env: { ...process.env, PGCONNECT_TIMEOUT: '5' },
   });

@@ -27,10 +27,10 @@ export interface Reader<T> {
 
 const shipped = knownModels(shippedModels);
 
-/** Faults of models for a workspace: an unknown type, an id used twice or by a shipped model. */
-function checkModels(models: readonly BladeModel[], faults: Faults): void {
+/** Adds the faults of models for a workspace, one after the other: an unknown type, an id used twice or by a shipped model. */
+function modelChecker(faults: Faults): (model: BladeModel, i: number) => void {
   const seen = new Map<string, number>();
-  models.forEach(({ id, type }, i) => {
+  return ({ id, type }, i) => {
     faults.check(`models[${i}].type`, type, reference.types, 'blade type');
     const before = seen.get(id);
     if (before !== undefined)
@@ -38,7 +38,22 @@ function checkModels(models: readonly BladeModel[], faults: Faults): void {
     if (shipped.ids.has(id))
       faults.add(`models[${i}].id`, () => `${id} is a model of the shipped catalogue; give yours an id of its own`);
     seen.set(id, i);
-  });
+  };
+}
+
+/** Models as they come in: read one by one, and no further than there are faults to tell. */
+function readModels(rows: readonly unknown[], faults: Faults): BladeModel[] {
+  const models: BladeModel[] = [];
+  const check = modelChecker(faults);
+  for (const [i, row] of rows.entries()) {
+    const parsed = bladeModelSchema.safeParse(row);
+    if (parsed.success) {
+      models.push(parsed.data);
+      check(parsed.data, i);
+    } else for (const fault of faultsOf(parsed.error)) faults.add(`models[${i}].${fault.path}`, () => fault.message);
+    if (faults.isFull) break;
+  }
+  return models;
 }
 
 const reader = <S extends z.ZodType>(
@@ -52,7 +67,7 @@ const reader = <S extends z.ZodType>(
     if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
     const { kitchens = [], models = [] } = brought(parsed.data);
     const faults = new Faults();
-    checkModels(models, faults);
+    models.forEach(modelChecker(faults));
     const known = own.length + models.length > 0 ? knownModels([...shippedModels, ...own, ...models]) : shipped;
     for (const { path, kitchen } of kitchens) checkIds(kitchen, reference, known, faults, path);
     faults.throwAny();
@@ -67,6 +82,11 @@ const version = z.number().int().positive().max(2_147_483_646);
 const kitchenRoom = { bytes: MAX_FILE_BYTES + 1024, values: MAX_VALUES };
 const little = { bytes: 4096, values: 100 };
 const theKitchen = ({ kitchen }: { kitchen: KitchenFile }): Brought => ({ kitchens: [{ path: 'kitchen', kitchen }] });
+
+const listOfModels = reader(
+  z.strictObject({ models: z.array(z.unknown()).min(1).max(MAX_MODELS), duplicates: z.enum(['skip', 'replace']) }),
+  { bytes: 0, values: 40 * MAX_MODELS },
+);
 
 /** Everything a request may carry. */
 export const BODIES = {
@@ -87,14 +107,16 @@ export const BODIES = {
     theKitchen,
   ),
   change: reader(z.union([z.strictObject({ name }), z.strictObject({ deleted: z.literal(false) })]), little),
-  models: reader(
-    z.strictObject({
-      models: z.array(bladeModelSchema).min(1).max(MAX_MODELS),
-      duplicates: z.enum(['skip', 'replace']),
-    }),
-    { bytes: 6 * 1024 * 1024, values: 40 * MAX_MODELS },
-    ({ models }) => ({ models }),
-  ),
+  models: {
+    bytes: 6 * 1024 * 1024,
+    read: (text) => {
+      const { models: rows, duplicates } = listOfModels.read(text, []);
+      const faults = new Faults();
+      const models = readModels(rows, faults);
+      faults.throwAny();
+      return { models, duplicates };
+    },
+  } satisfies Reader<{ models: BladeModel[]; duplicates: 'skip' | 'replace' }>,
   workspace: reader(
     workspaceFileSchema,
     { bytes: MAX_WORKSPACE_BYTES, values: MAX_WORKSPACE_VALUES },

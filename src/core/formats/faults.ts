@@ -70,10 +70,17 @@ export class Faults implements FaultSink {
     };
   }
 
+  /** Whether there are more than are told: reading on would tell nobody anything. */
+  get isFull(): boolean {
+    return this.count > MOST_TOLD;
+  }
+
   /** The faults to tell; empty when there are none. */
   list(): Fault[] {
     const more = this.count - this.told.length;
-    return more > 0 ? [...this.told, { path: 'file', message: `has ${more} more faults like these` }] : this.told;
+    return more > 0
+      ? [...this.told, { path: 'file', message: `has ${more} more faults like these, or more still` }]
+      : this.told;
   }
 
   /** Throws {@link FaultyInput} when there is any. */

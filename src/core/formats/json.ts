@@ -10,19 +10,27 @@ const MAX_VALUES = 200_000;
 /** The text is no JSON at all. */
 export class NotJson extends FaultyInput {}
 
+/** Where the string that begins at a quotation mark ends; the end of the text where it does not. */
+function endOfString(source: string, from: number): number {
+  for (let at = source.indexOf('"', from + 1); at >= 0; at = source.indexOf('"', at + 1)) {
+    let slashes = 0;
+    // 92 is a backslash: an odd number of them makes the mark a part of the string
+    while (source.charCodeAt(at - 1 - slashes) === 92) slashes++;
+    if (slashes % 2 === 0) return at;
+  }
+  return source.length;
+}
+
 /** Why a text is not worth parsing, counted without recursion and with strings left apart; null when it may be. */
 function excessOf(source: string, mostValues: number): string | null {
   /** Commas in each bracket that is open. */
   const commas = new Uint32Array(MAX_DEPTH + 2);
   const isObject = new Uint8Array(MAX_DEPTH + 2);
   let [depth, values] = [0, 1];
-  for (let i = 0, inString = false; i < source.length; i++) {
+  for (let i = 0; i < source.length; i++) {
     const c = source.charCodeAt(i);
-    // 34 is a quotation mark, 92 a backslash, 44 a comma, 91 and 123 open a bracket, 93 and 125 close one
-    if (inString) {
-      if (c === 92) i++;
-      else if (c === 34) inString = false;
-    } else if (c === 34) inString = true;
+    // 34 is a quotation mark, 44 a comma, 91 and 123 open a bracket, 93 and 125 close one
+    if (c === 34) i = endOfString(source, i);
     else if (c === 44) {
       values++;
       const members = (commas[depth] = (commas[depth] ?? 0) + 1);

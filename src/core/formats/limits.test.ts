@@ -98,7 +98,7 @@ describe('telling faults', () => {
     expect(told).toHaveLength(101);
     expect(told[0]?.message).toContain('did you mean nakiri?');
     expect(told[99]?.message).not.toContain('did you mean');
-    expect(told[100]).toEqual({ path: 'file', message: 'has 4900 more faults like these' });
+    expect(told[100]).toEqual({ path: 'file', message: 'has 4900 more faults like these, or more still' });
   });
 
   test('deep nesting and too many values are refused before they are parsed, strings apart', () => {
