@@ -263,7 +263,9 @@ test('a start that fails ends what it has started: here by a database that a new
     connectionString: `postgres://scabbard:${readFileSync(join(folder, 'password'), 'utf8')}@127.0.0.1:${readFileSync(join(folder, 'port'), 'utf8')}/scabbard`,
   });
   // as an earlier release left it: here the change cannot be made a second time, and the backup stands
-  await admin.query('delete from drizzle.__drizzle_migrations where id = (select max(id) from drizzle.__drizzle_migrations)');
+  await admin.query(
+    'delete from drizzle.__drizzle_migrations where id = (select max(id) from drizzle.__drizzle_migrations)',
+  );
   const broken = await script(ours('start'), { SCABBARD_CLUSTER: cluster, PORT: '' }).done;
   expect(broken.code).toBe(1);
   const backups = readdirSync(join(folder, 'backups'));

@@ -19,7 +19,13 @@ export async function backUp(bin, url, file) {
   mkdirSync(dirname(file), { recursive: true });
   const part = `${file}.part`;
   try {
-    await run(join(bin, 'pg_dump'), ['--format=custom', '--no-owner', '--no-password', `--file=${part}`, `--dbname=${url}`]);
+    await run(join(bin, 'pg_dump'), [
+      '--format=custom',
+      '--no-owner',
+      '--no-password',
+      `--file=${part}`,
+      `--dbname=${url}`,
+    ]);
     renameSync(part, file);
   } finally {
     rmSync(part, { force: true });
@@ -59,7 +65,14 @@ export async function restore({ bin, adminUrl, ownerUrl }, file) {
   await psql(bin, maintenance, `create database ${fresh} owner ${owner};`);
   try {
     const into = withDatabase(adminUrl, fresh);
-    await run(join(bin, 'pg_restore'), ['--exit-on-error', '--no-owner', '--no-password', `--role=${owner}`, `--dbname=${into}`, path]);
+    await run(join(bin, 'pg_restore'), [
+      '--exit-on-error',
+      '--no-owner',
+      '--no-password',
+      `--role=${owner}`,
+      `--dbname=${into}`,
+      path,
+    ]);
   } catch (error) {
     await psql(bin, maintenance, `drop database if exists ${fresh};`);
     throw new Stop(`The backup could not be read in; the database is as it was.\n${error.message}`);
