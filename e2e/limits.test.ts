@@ -169,6 +169,16 @@ test('pages are not kept by caches, built files for ever and compressed; every a
   }
 });
 
+test('a page that breaks is told as a page, with the number that finds it in the log', async () => {
+  const { cookie, id } = await somebody();
+  await db.query(`update kitchen set document = 'null' where id = $1`, [id]);
+  const page = await look(`/kitchens/${id}`, cookie);
+  expect([page.status, page.headers.get('content-type')]).toEqual([500, expect.stringContaining('text/html')]);
+  const text = await page.text();
+  expect(text).toContain('This page could not be made');
+  expect(text).toContain(page.headers.get('x-request-id'));
+});
+
 test('the server answers to its own names only', async () => {
   const asked = (host: string) =>
     new Promise<number | undefined>((resolve, reject) => {

@@ -95,6 +95,6 @@ export const onRequest = defineMiddleware(async (context, next) => {
   } catch (error) {
     if (error instanceof Answer) return error.response;
     const response = failed(request, error);
-    return isPage && outage(error) ? next('/503') : response;
+    return isPage ? next(outage(error) ? '/503' : '/500') : response;
   }
 });

@@ -19,7 +19,7 @@ export function problem(
 }
 
 /** Seconds after which a request is worth sending again while the database is away. */
-const RETRY_AFTER = 5;
+export const RETRY_AFTER = 5;
 
 /** The answer while the database is away or its disk is full. */
 export const unavailable = (why: 'away' | 'full') =>

@@ -27,18 +27,21 @@ export function readHere({ which, text, own }: ReadJob): ReadDone {
   }
 }
 
-let pool: Piscina<ReadJob, ReadDone> | null = null;
+let pool: Piscina<ReadJob, ReadDone> | null | undefined;
+
+/** The threads that read long bodies, begun when first asked for; null where this build has no program for them. */
+function readers(): Piscina<ReadJob, ReadDone> | null {
+  if (pool !== undefined) return pool;
+  const program = process.env.SCABBARD_READER;
+  pool =
+    program && existsSync(program)
+      ? new Piscina({ filename: program, minThreads: 1, maxThreads: 2, maxQueue: 32, idleTimeout: 60_000 })
+      : null;
+  return pool;
+}
 
 /** Starts the first of the threads that read long bodies: it takes a moment to load. */
 export const beginReading = () => void readers();
-
-/** The threads that read long bodies; null where this build has no program for them. */
-function readers(): Piscina<ReadJob, ReadDone> | null {
-  const program = process.env.SCABBARD_READER;
-  if (!program || !existsSync(program)) return null;
-  pool ??= new Piscina({ filename: program, minThreads: 1, maxThreads: 2, maxQueue: 32, idleTimeout: 60_000 });
-  return pool;
-}
 
 /** Reads a body, a long one without holding up other requests. Throws {@link FaultyInput}. */
 export async function readApart<N extends BodyName>(which: N, text: string, own: OwnNames): Promise<Body<N>> {

@@ -36,7 +36,7 @@ export function shown(value: unknown): string {
 }
 
 /** Most faults told of one file; the number of the others is said. */
-export const MOST_TOLD = 100;
+const MOST_TOLD = 100;
 /** Names are suggested for so many unknown ids: the others are told plainly. */
 const MOST_SUGGESTED = 12;
 

@@ -47,7 +47,7 @@ function excessOf(source: string, mostValues: number): string | null {
 }
 
 /** Whether a text can be stored and shown: no NUL, no half of a surrogate pair. */
-export const isWellFormed = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text);
+const isWellFormed = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text);
 
 /** Escapes that may stand for a character that cannot be stored. */
 const SUSPECT = /\\u(?:0000|[dD][89a-fA-F])/;

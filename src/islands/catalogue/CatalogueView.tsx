@@ -2,12 +2,12 @@ import { Button, SegmentedControl } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { reference } from '../../../data/reference';
 import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
-import { Refused } from '../../client/http';
 import type { BladeModel } from '../../core/blade/schema';
 import { readCatalogue } from '../../core/formats/catalogueFile';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { fromMinor } from '../../core/money/currency';
 import { Dress } from '../shared/Dress';
+import { faultsIn } from '../shared/faultsIn';
 import { FaultList } from '../shared/FaultList';
 import { Masthead } from '../shared/Masthead';
 import { money, typeName } from '../shared/words';
@@ -33,13 +33,6 @@ export default function CatalogueView() {
   );
 }
 
-function faultsFrom(error: unknown): Fault[] {
-  if (error instanceof FaultyInput) return error.faults;
-  if (error instanceof Refused)
-    return error.faults.length > 0 ? error.faults : [{ path: 'catalogue', message: error.message }];
-  return [{ path: 'file', message: 'could not be read; try again' }];
-}
-
 function Catalogue() {
   const [catalogue, setCatalogue] = useState<Awaited<ReturnType<typeof fetchCatalogue>>>({ models: [], own: [] });
   const [preview, setPreview] = useState<Preview | null>(null);
@@ -54,7 +47,9 @@ function Catalogue() {
   useEffect(() => {
     fetchCatalogue()
       .then(setCatalogue)
-      .catch((error: unknown) => setTrouble({ title: 'The catalogue could not be read', faults: faultsFrom(error) }));
+      .catch((error: unknown) =>
+        setTrouble({ title: 'The catalogue could not be read', faults: faultsIn(error, 'catalogue') }),
+      );
   }, []);
   const reload = async () => setCatalogue(await fetchCatalogue());
 
@@ -68,7 +63,7 @@ function Catalogue() {
       const models = readCatalogue(await file.text(), /\.csv$/i.test(file.name) ? 'csv' : 'json', reference);
       setPreview({ file: file.name, models });
     } catch (error) {
-      setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsFrom(error) });
+      setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsIn(error, 'catalogue') });
     }
   };
 
@@ -81,7 +76,7 @@ function Catalogue() {
       await reload();
       return true;
     } catch (error) {
-      setTrouble({ title: 'Nothing was taken over', faults: faultsFrom(error) });
+      setTrouble({ title: 'Nothing was taken over', faults: faultsIn(error, 'catalogue') });
       return false;
     }
   };
@@ -91,7 +86,7 @@ function Catalogue() {
       await deleteModel(id);
       await reload();
     } catch (error) {
-      setTrouble({ title: 'It was not removed', faults: faultsFrom(error) });
+      setTrouble({ title: 'It was not removed', faults: faultsIn(error, 'catalogue') });
     }
   };
 

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import css from './KitchenMast.module.css';
 import { Masthead } from './Masthead';
+import { isCookingSaid } from './words';
 
 /** The views of a kitchen in the order of the work; those after the plan belong to it. */
 const VIEWS = [
@@ -18,14 +19,11 @@ export type ViewId = (typeof VIEWS)[number]['id'];
 const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare'];
 
 /** Views in which nothing has been said yet. */
-function lackingIn({ cooks, cooking, owned, tools }: KitchenFile): readonly ViewId[] {
-  const isCooked = cooking?.cuisines?.length || cooking?.dishes?.length || cooking?.tasks?.length;
-  return [
-    ...(cooks ? [] : (['cooks'] as const)),
-    ...(isCooked ? [] : (['cutting'] as const)),
-    ...(owned?.length || tools?.length ? [] : (['drawer'] as const)),
-  ];
-}
+const lackingIn = (kitchen: KitchenFile): readonly ViewId[] => [
+  ...(kitchen.cooks ? [] : (['cooks'] as const)),
+  ...(isCookingSaid(kitchen) ? [] : (['cutting'] as const)),
+  ...(kitchen.owned?.length || kitchen.tools?.length ? [] : (['drawer'] as const)),
+];
 
 /** The masthead of a kitchen's views: its name, whatever the view puts beside it, and the way to the others. */
 export function KitchenMast({

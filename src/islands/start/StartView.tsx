@@ -3,10 +3,10 @@ import { useState, type DragEvent } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { MAX_FILE_BYTES, readKitchenText } from '../../core/formats/kitchenFile';
-import { Refused } from '../../client/http';
 import { createKitchen } from '../../client/kitchens';
 import { Dress } from '../shared/Dress';
 import { FaultList } from '../shared/FaultList';
+import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
 import { Masthead } from '../shared/Masthead';
 import { HeroRoll } from './HeroRoll';
@@ -45,7 +45,7 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
       location.assign(`/kitchens/${id}`);
     } catch (error) {
       setBusy(false);
-      setTrouble(troubleOf(error, failing));
+      setTrouble({ title: failing, faults: faultsIn(error) });
     }
   };
 
@@ -58,7 +58,7 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
       const kitchen = readKitchenText(await file.text());
       await open({ from: 'file', kitchen }, title);
     } catch (error) {
-      setTrouble(troubleOf(error, title));
+      setTrouble({ title, faults: faultsIn(error) });
     }
   };
 
@@ -137,11 +137,4 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
       </main>
     </>
   );
-}
-
-function troubleOf(error: unknown, title: string): { title: string; faults: Fault[] } {
-  if (error instanceof FaultyInput) return { title, faults: error.faults };
-  if (error instanceof Refused)
-    return { title, faults: error.faults.length > 0 ? error.faults : [{ path: 'server', message: error.message }] };
-  return { title, faults: [{ path: 'file', message: 'could not be read; try again' }] };
 }

@@ -17,7 +17,9 @@ import {
 } from '../../client/workspace';
 import { forgetDevice } from '../shared/device';
 import { Dialog } from '../shared/Dialog';
+import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
+import list from './StartView.module.css';
 import css from './YourData.module.css';
 
 interface Props {
@@ -29,13 +31,6 @@ type Asking = 'forget' | 'leave' | 'empty' | null;
 
 const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 const toStart = () => location.assign('/');
-
-function faultsOf(error: unknown): Fault[] {
-  if (error instanceof FaultyInput) return error.faults;
-  if (error instanceof Refused)
-    return error.faults.length > 0 ? error.faults : [{ path: 'server', message: error.message }];
-  return [{ path: 'file', message: 'could not be read; try again' }];
-}
 
 /** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
 export function YourData({ hasAny, onTrouble }: Props) {
@@ -54,7 +49,7 @@ export function YourData({ hasAny, onTrouble }: Props) {
     try {
       await work();
     } catch (error) {
-      onTrouble({ title, faults: faultsOf(error) });
+      onTrouble({ title, faults: faultsIn(error) });
     }
   };
   const readFile = (file: File) =>
@@ -136,9 +131,9 @@ export function YourData({ hasAny, onTrouble }: Props) {
       {deleted.length > 0 && (
         <div>
           <h3>Deleted kitchens</h3>
-          <ul className={css.deleted}>
+          <ul className={list.list}>
             {deleted.map(({ id, name, deletedAt }) => (
-              <li key={id}>
+              <li key={id} className={list.mine}>
                 <span>
                   {name} <span className="faded">deleted {day.format(new Date(deletedAt))}, kept for 30 days</span>
                 </span>
