@@ -9,7 +9,7 @@ import type { EdgeLife } from '../src/core/edge/keenness';
 import { cookContexts, type CookContext } from '../src/core/fit/cook';
 import { explain, prepareTask, type PreparedTask } from '../src/core/fit/score';
 import { bladeTraits, type BladeTraits } from '../src/core/fit/traits';
-import { edgeHere, scoringOf, type Scoring } from '../src/core/kit/scored';
+import { edgeHere, scoringOf, type Scoring } from '../src/core/kit/candidates/scoring';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { readArguments, readInput, run } from './input';
 

@@ -4,7 +4,7 @@ import { readCatalogue } from '../src/core/formats/catalogueFile';
 import { FaultyInput, shown } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../src/core/formats/kitchenWords';
-import { planKitchen } from '../src/core/kit/planKitchen';
+import { planKitchen } from '../src/core/kit/plan/planKitchen';
 import { readArguments, readInput, run } from './input';
 
 /** Perturbed plans behind each `stays`. */

@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
-import { planKitchen } from '../src/core/kit/planKitchen';
+import { planKitchen } from '../src/core/kit/plan/planKitchen';
 import makers from './makers.json';
 import { shippedModels } from './models';
 import { reference } from './reference';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { QUICK } from '../src/core/kit/choose';
-import { quickBench } from '../src/core/kit/plan';
-import { planProven } from '../src/core/kit/planKitchen';
-import { planFrom } from '../src/core/kit/plan';
-import { layOut } from '../src/core/kit/workbench';
+import { QUICK } from '../src/core/kit/search/choose';
+import { quickBench } from '../src/core/kit/plan/firstAnswer';
+import { planProven } from '../src/core/kit/plan/planKitchen';
+import { planFrom } from '../src/core/kit/plan/plan';
+import { layOut } from '../src/core/kit/context/planningContext';
 import { wildKitchen } from '../src/core/testing/arbitrary';
 import { shippedModels } from './models';
 import { reference } from './reference';

@@ -3,8 +3,8 @@ import { shippedModels } from './models';
 import { reference } from './reference';
 import { readKitchenText, type KitchenFile } from '../src/core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../src/core/formats/planFile';
-import { planKitchen } from '../src/core/kit/planKitchen';
-import type { SchoolId } from '../src/core/kit/schools';
+import { planKitchen } from '../src/core/kit/plan/planKitchen';
+import type { SchoolId } from '../src/core/kit/context/schools';
 
 /** What someone experienced would say of whole kitchens, told the way people tell it: by meals, habits and what is owned. */
 

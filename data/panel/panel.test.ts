@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { z } from '../../src/core/zod';
 import { kitchenFileSchema } from '../../src/core/formats/kitchenFile';
-import { planKitchen } from '../../src/core/kit/planKitchen';
+import { planKitchen } from '../../src/core/kit/plan/planKitchen';
 import { shippedModels } from '../models';
 import { reference } from '../reference';
 import { agree, parseSheet, planLine } from '../pinned';

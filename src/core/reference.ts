@@ -1,8 +1,8 @@
 import { z } from './zod';
-import { bladeTypeSchema, steelSchema, type BladeType, type Steel } from './blade/schema';
-import { cuisineSchema, dishSchema, toolSchema, type Cuisine, type Dish, type Tool } from './cutting/dish';
-import { taskSchema, type Task } from './cutting/task';
-import { boxSchema, volumeSchema, type BoxedSet, type VolumeOffer } from './kit/boxes';
+import { type BladeType, bladeTypeSchema, type Steel, steelSchema } from './blade/schema';
+import { type Cuisine, cuisineSchema, type Dish, dishSchema, type Tool, toolSchema } from './cutting/dish';
+import { type Task, taskSchema } from './cutting/task';
+import { type BoxedSet, boxSchema, type VolumeOffer, volumeSchema } from './catalogue/offers';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
 export interface Reference {

@@ -4,14 +4,16 @@ import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../core/formats/kitchenWords';
 import type { Plan } from '../core/formats/planFile';
-import { boxesOf, judgeBox, type BoxVerdict } from '../core/kit/boxes';
-import { QUICK } from '../core/kit/choose';
-import { frontier, knee } from '../core/kit/frontier';
-import { planProven } from '../core/kit/planKitchen';
-import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
-import type { SchoolId } from '../core/kit/schools';
-import { bestOfEverySize } from '../core/kit/prove';
-import { coverageOfKit, layOut, type Workbench } from '../core/kit/workbench';
+import { boxesOf, judgeBox, type BoxVerdict } from '../core/kit/candidates/sets';
+import { QUICK } from '../core/kit/search/choose';
+import { frontier, knee } from '../core/kit/search/frontier';
+import { planProven } from '../core/kit/plan/planKitchen';
+import { planFrom, stepsOf } from '../core/kit/plan/plan';
+import { quickBench } from '../core/kit/plan/firstAnswer';
+import type { SchoolId } from '../core/kit/context/schools';
+import { bestOfEverySize } from '../core/kit/offers/prove';
+import { layOut, type Workbench } from '../core/kit/context/planningContext';
+import { coverageOfKit } from '../core/kit/search/coverage';
 import { fromMinor } from '../core/money/currency';
 
 /** What argues with a plan: other schools, other money, other kitchens. Loaded by the worker when first asked. */

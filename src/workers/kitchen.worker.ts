@@ -10,11 +10,12 @@ import { fetchCatalogue } from '../client/catalogue';
 import { Refused } from '../client/http';
 import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
 import { fetchKitchen, fetchVersion, saveKitchen, type StoredKitchen } from '../client/kitchens';
-import { QUICK } from '../core/kit/choose';
-import { planFrom, quickBench, stepsOf } from '../core/kit/plan';
-import { edgeHere } from '../core/kit/scored';
-import { servedBy, type Served } from '../core/kit/strip';
-import { allTasks, layOut, type Workbench } from '../core/kit/workbench';
+import { QUICK } from '../core/kit/search/choose';
+import { planFrom, stepsOf } from '../core/kit/plan/plan';
+import { quickBench } from '../core/kit/plan/firstAnswer';
+import { edgeHere } from '../core/kit/candidates/scoring';
+import { servedBy, type Served } from '../core/kit/plan/assignment';
+import { allTasks, layOut, type Workbench } from '../core/kit/context/planningContext';
 import { standing, takeUp } from './takeUp';
 
 let models: BladeModel[] = [];

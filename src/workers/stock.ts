@@ -1,18 +1,19 @@
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/cutting/load';
-import { characterOf, matchMatrix, rankBlades, type MatchMatrix, type whatMakesWorse } from '../core/fit/match';
+import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse } from '../core/fit/match';
 import { bladeNotes } from '../core/fit/notes';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import type { LengthBand } from '../core/fit/wantedLength';
-import { QUICK } from '../core/kit/choose';
-import { readDrawer, type Drawer } from '../core/kit/drawer';
-import { planFrom, quickBench } from '../core/kit/plan';
-import { edgeHere } from '../core/kit/scored';
-import { usefulness } from '../core/kit/value';
-import { typicalBlade } from '../core/kit/typicalBlade';
-import { allTasks, type Workbench } from '../core/kit/workbench';
+import { QUICK } from '../core/kit/search/choose';
+import { type Drawer, readDrawer } from '../core/kit/drawer/drawer';
+import { planFrom } from '../core/kit/plan/plan';
+import { quickBench } from '../core/kit/plan/firstAnswer';
+import { edgeHere } from '../core/kit/candidates/scoring';
+import { usefulness } from '../core/kit/demand/usefulness';
+import { typicalBlade } from '../core/kit/candidates/typicalBlade';
+import { allTasks, type Workbench } from '../core/kit/context/planningContext';
 
 /** What the views of the cutting, the drawer and the match ask of a kitchen laid out; loaded by the worker when first asked. */
 

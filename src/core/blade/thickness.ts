@@ -16,3 +16,14 @@ export function thicknessAtDepthMm(
   const swell = Math.max(0, spine - blade.behindEdgeMm);
   return blade.behindEdgeMm + swell * Math.pow(share, GRIND_EXPONENT[blade.grind]);
 }
+
+/** Thickness of the spine `xMm` from the heel, mm: straight from heel to middle, and from middle to tip. */
+export function spineThicknessMm(
+  blade: Pick<BladeModel, 'lengthMm' | 'spineHeelMm' | 'spineMidMm' | 'spineTipMm'>,
+  xMm: number,
+): number {
+  const share = Math.min(1, Math.max(0, xMm / blade.lengthMm));
+  return share < 0.5
+    ? blade.spineHeelMm + (blade.spineMidMm - blade.spineHeelMm) * share * 2
+    : blade.spineMidMm + (blade.spineTipMm - blade.spineMidMm) * (share - 0.5) * 2;
+}

@@ -4,7 +4,7 @@ import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import { edgeLife, type EdgeCare } from '../edge/keenness';
 import { bladeTraits } from '../fit/traits';
-import { costPerYearMinor, sharpeningsPerYear, yearsOfLife } from './costPerYear';
+import { costPerYearMinor, sharpeningsPerYear, yearsOfLife } from '../kit/plan/costPerYear';
 import {
   convertMinor,
   fromMinor,

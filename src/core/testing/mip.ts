@@ -1,9 +1,9 @@
 import loadHighs from 'highs';
-import type { Candidate } from '../kit/candidates';
-import { shareOut } from '../kit/boxes';
-import { takesKnives, type Problem } from '../kit/choose';
-import type { Offer } from '../kit/offers';
-import { costOf, pieceKind, surchargeOf } from '../kit/worth';
+import type { Candidate } from '../kit/candidates/candidate';
+import { shareOut } from '../kit/candidates/sets';
+import { type Problem, takesKnives } from '../kit/search/problem';
+import type { Offer } from '../kit/offers/offers';
+import { costOf, pieceKind, surchargeOf } from '../kit/search/worth';
 
 const highs = await loadHighs();
 

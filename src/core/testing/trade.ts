@@ -9,8 +9,8 @@ import type { Part } from '../fit/part';
 import { bladeTraits, type BladeTraits } from '../fit/traits';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { completeKitchen } from '../kitchen/kitchen';
-import { layOut, type Workbench } from '../kit/workbench';
-import type { SchoolId } from '../kit/schools';
+import { layOut, type Workbench } from '../kit/context/planningContext';
+import type { SchoolId } from '../kit/context/schools';
 
 /** Named things of the shipped trade data, for tests. Each throws when there is no such thing. */
 

@@ -1,10 +1,13 @@
 import type { ReactNode } from 'react';
 import { bestContact } from '../../core/blade/contact';
 import { fingerThicknessMm } from '../../core/blade/hold';
-import { outlineOf, pathOf } from '../../core/blade/outline';
 import { rockAngleRad, rockingRadiusMm, ROCKING_SHARE } from '../../core/blade/rocking';
 import type { BladeModel } from '../../core/blade/schema';
-import { sectionPoints, spineThicknessMm } from '../../core/blade/section';
+import { spineThicknessMm } from '../../core/blade/thickness';
+import { sectionPoints } from '../../core/drawing/section';
+import { drawKnife, overallMm } from '../../core/drawing/knife';
+import { pathOf } from '../../core/drawing/shape';
+import { Shapes } from '../shared/Shapes';
 import css from './Drawings.module.css';
 
 const mm = (value: number, digits = 0) => `${value.toFixed(digits)} mm`;
@@ -71,31 +74,22 @@ export function Dimension({
   );
 }
 
-/** The blade path lying on its edge, heel at x = 0, edge line at y = 0 and up negative, turned by `tiltRad` about `pivot` mm from the heel. */
+const upsideDown = ({ x, y }: { x: number; y: number }) => ({ x, y: -y });
+
+/** A knife lying on its edge: heel at x = 0, edge line at y = 0, up negative. */
 export function LyingKnife({ blade, line = 0.8 }: { blade: BladeModel; line?: number }) {
-  const outline = outlineOf(blade);
-  const flip = ({ x, y }: { x: number; y: number }) => ({ x, y: -y });
-  return (
-    <g className={css.knife} strokeWidth={line}>
-      <path d={pathOf(outline.blade, flip)} className={css.steel} />
-      <path d={pathOf(outline.handle, flip)} className={css.handle} />
-      {outline.ferrule && <path d={`M${outline.ferrule.x} ${-outline.ferrule.from}V${-outline.ferrule.to}`} />}
-      {outline.rivets.map((r, i) => (
-        <circle key={i} cx={r.x} cy={-r.y} r={2} />
-      ))}
-    </g>
-  );
+  return <Shapes drawing={drawKnife(blade)} place={upsideDown} line={line} />;
 }
 
 /** Side view with its lengths, and the pinch. */
 export function SideView({ blade }: { blade: BladeModel }) {
   const { lengthMm, heelHeightMm, handleLengthMm } = blade;
-  const outline = outlineOf(blade);
+  const { top } = drawKnife(blade);
   const pinch = 10;
   return (
     <Sheet
-      view={[-handleLengthMm - 8, -outline.topMm - 20, lengthMm + handleLengthMm + 58, outline.topMm + 48]}
-      label={`Side view: edge ${mm(lengthMm)}, heel ${mm(heelHeightMm)}, overall ${mm(outline.overallMm)}`}
+      view={[-handleLengthMm - 8, -top - 20, lengthMm + handleLengthMm + 58, top + 48]}
+      label={`Side view: edge ${mm(lengthMm)}, heel ${mm(heelHeightMm)}, overall ${mm(overallMm(blade))}`}
       caption={
         <>
           From the side. The pinch lies about {pinch} mm behind the heel; the balance is{' '}
@@ -105,10 +99,10 @@ export function SideView({ blade }: { blade: BladeModel }) {
     >
       <LyingKnife blade={blade} />
       <Dimension from={[0, 10]} to={[lengthMm, 10]} text={mm(lengthMm)} />
-      <Dimension from={[-handleLengthMm, 20]} to={[lengthMm, 20]} text={`${mm(outline.overallMm)} overall`} />
+      <Dimension from={[-handleLengthMm, 20]} to={[lengthMm, 20]} text={`${mm(overallMm(blade))} overall`} />
       <Dimension from={[lengthMm + 12, 0]} to={[lengthMm + 12, -heelHeightMm]} text={mm(heelHeightMm)} />
-      <path className={css.mark} d={`M${blade.balanceMm} ${-outline.topMm - 12}l-3 -5h6z`} />
-      <text className={css.note} x={blade.balanceMm + 6} y={-outline.topMm - 12} fontSize={6}>
+      <path className={css.mark} d={`M${blade.balanceMm} ${-top - 12}l-3 -5h6z`} />
+      <text className={css.note} x={blade.balanceMm + 6} y={-top - 12} fontSize={6}>
         balance
       </text>
     </Sheet>
@@ -200,18 +194,13 @@ export function BoardView({ blade }: { blade: BladeModel }) {
   const contact = bestContact(blade);
   const turn = rockAngleRad(blade);
   const { lengthMm, handleLengthMm } = blade;
-  const outline = outlineOf(blade);
+  const { top } = drawKnife(blade);
   const pivot = ROCKING_SHARE * lengthMm;
   const degrees = (rad: number) => (rad * 180) / Math.PI;
   const lift = Math.sin(turn) * (lengthMm + handleLengthMm);
   return (
     <Sheet
-      view={[
-        -handleLengthMm - 10,
-        -outline.topMm - lift - 10,
-        lengthMm + handleLengthMm + 30,
-        outline.topMm + lift + 40,
-      ]}
+      view={[-handleLengthMm - 10, -top - lift - 10, lengthMm + handleLengthMm + 30, top + lift + 40]}
       label={`On the board: ${Math.round(contact.share * 100)} percent of the edge touches; a rock turns through ${degrees(turn).toFixed(0)} degrees`}
       caption={
         <>

@@ -13,7 +13,7 @@ import {
   type BladeModel,
 } from '../../core/blade/schema';
 import { faultsOf } from '../../core/formats/faults';
-import { typicalBlade } from '../../core/kit/typicalBlade';
+import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { fromMinor, toMinor } from '../../core/money/currency';
 import { BoardView, SectionView, SideView } from '../blade/Drawings';
 import css from './BladeForm.module.css';

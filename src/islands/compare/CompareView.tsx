@@ -2,9 +2,10 @@ import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { bestContact } from '../../core/blade/contact';
-import { outlineOf, pathOf } from '../../core/blade/outline';
 import { rockingRadiusMm } from '../../core/blade/rocking';
 import type { BladeModel } from '../../core/blade/schema';
+import { drawKnife } from '../../core/drawing/knife';
+import { pathOfShape } from '../../core/drawing/shape';
 import { fromMinor } from '../../core/money/currency';
 import type { Character } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
@@ -154,10 +155,10 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
 
 function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Reference }) {
   const shift = (b: BladeModel) => (reference === 'tip' ? -b.lengthMm : reference === 'pinch' ? 10 : 0);
-  const outlines = blades.map((blade) => ({ blade, outline: outlineOf(blade), dx: shift(blade) }));
+  const outlines = blades.map((blade) => ({ blade, drawing: drawKnife(blade), dx: shift(blade) }));
   const left = Math.min(...outlines.map(({ blade, dx }) => dx - blade.handleLengthMm)) - 8;
   const right = Math.max(...outlines.map(({ blade, dx }) => dx + blade.lengthMm)) + 8;
-  const top = Math.max(...outlines.map(({ outline }) => outline.topMm)) + 8;
+  const top = Math.max(...outlines.map(({ drawing }) => drawing.top)) + 8;
   const marks = Array.from(
     { length: Math.floor((right - left) / 10) + 1 },
     (_, i) => Math.ceil(left / 10) * 10 + i * 10,
@@ -169,7 +170,7 @@ function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Refer
       role="img"
       aria-label={`Overlay of ${blades.map((b) => b.name).join(', ')} at one scale`}
     >
-      {outlines.map(({ blade, outline, dx }, i) => (
+      {outlines.map(({ blade, drawing, dx }, i) => (
         <g
           key={i}
           transform={`translate(${dx} 0)`}
@@ -178,8 +179,11 @@ function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Refer
           strokeWidth={1}
           strokeDasharray={STYLES[i]?.dash}
         >
-          <path d={pathOf(outline.blade, ({ x, y }) => ({ x, y: -y }))} />
-          <path d={pathOf(outline.handle, ({ x, y }) => ({ x, y: -y }))} />
+          {drawing.shapes
+            .filter(({ role }) => role === 'steel' || role === 'handle')
+            .map((shape, k) => (
+              <path key={k} d={pathOfShape(shape, ({ x, y }) => ({ x, y: -y }))} />
+            ))}
           <title>{blade.name}</title>
         </g>
       ))}

@@ -90,7 +90,9 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
           ...GRIPS.map((grip) => ({
             value: grip.id,
             name: grip.name,
-            drawing: gripBlade && <GripDrawing grip={grip} blade={gripBlade} />,
+            drawing: gripBlade && (
+              <GripDrawing grip={grip} blade={gripBlade} hand={{ lengthMm: length, breadthMm: breadth }} />
+            ),
           })),
           { value: 'unsure' as const, name: 'Unsure' },
         ]}

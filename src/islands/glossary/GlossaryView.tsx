@@ -1,7 +1,7 @@
 import { reference } from '../../../data/reference';
 import type { BladeModel } from '../../core/blade/schema';
-import { outlineOf } from '../../core/blade/outline';
-import { typicalBlade } from '../../core/kit/typicalBlade';
+import { drawKnife } from '../../core/drawing/knife';
+import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { LyingKnife } from '../blade/Drawings';
 import { Dress } from '../shared/Dress';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
@@ -121,11 +121,11 @@ function Types() {
       <ul className={css.types}>
         {[...reference.types.values()].map((type) => {
           const blade = typicalBlade(type, {}, 'right');
-          const outline = outlineOf(blade);
+          const { top, bottom } = drawKnife(blade);
           return (
             <li key={type.id}>
               <svg
-                viewBox={`${-150} ${-outline.topMm - 4} ${WIDEST_MM} ${outline.topMm - Math.min(0, outline.bottomMm) + 8}`}
+                viewBox={`${-150} ${-top - 4} ${WIDEST_MM} ${top - Math.min(0, bottom) + 8}`}
                 role="img"
                 aria-label={`${type.name}, drawn at ${blade.lengthMm} mm`}
               >

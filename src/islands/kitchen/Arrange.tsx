@@ -20,7 +20,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconGripVertical, IconLock, IconLockOpen } from '@tabler/icons-react';
 import { kitSteps, type Plan, type PlanStep } from '../../core/formats/planFile';
-import { demanded, inOrder, released, stepKey } from '../../core/kit/actions';
+import { demanded, inOrder, released, stepKey } from '../../core/kitchen/changes';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';
 import css from './Arrange.module.css';

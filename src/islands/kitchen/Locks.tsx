@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { Plan } from '../../core/formats/planFile';
-import { inOrder, released } from '../../core/kit/actions';
+import { inOrder, released } from '../../core/kitchen/changes';
 import type { QuestionProps } from '../shared/useKitchen';
 import { typeName } from '../shared/words';
 import css from './Locks.module.css';

@@ -1,8 +1,12 @@
-import { IconScissors, IconTool } from '@tabler/icons-react';
+import { useMemo } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
+import { drawKnife } from '../../core/drawing/knife';
+import type { Drawing as CoreDrawing } from '../../core/drawing/shape';
+import { drawTool } from '../../core/drawing/tool';
 import type { PlanStep } from '../../core/formats/planFile';
-import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
-import type { Scale } from './Roll';
+import { placedDrawing } from '../shared/KnifeDrawing';
+import { Shapes } from '../shared/Shapes';
+import type { Scale } from './scale';
 import css from './Pocket.module.css';
 import { inches, money } from '../shared/words';
 
@@ -25,26 +29,36 @@ const DOES: Record<PlanStep['action'], string> = {
 };
 
 const LEAST_WIDTH_PX = 92;
-const NARROW_LINE_MM = 1.2;
+const LINE_PX = 1.2;
 
-function Drawing({ blade, owned, scale }: { blade: BladeModel; owned: boolean; scale: Scale }) {
-  const { width, height } = placed(blade, scale.upright);
-  const { pxPerMm, handleMm, bladeMm } = scale;
-  const long = (handleMm + bladeMm + 8) * pxPerMm;
-  const across = (scale.upright ? width : height) * pxPerMm + 8;
-  // every heel lies on one line
-  const shift = handleMm + 4 - blade.handleLengthMm;
-  const line = NARROW_LINE_MM / Math.max(0.6, pxPerMm);
-  return scale.upright ? (
-    <svg width={across} height={long} aria-hidden="true" className={css.knife}>
-      <g transform={`translate(4 ${shift * pxPerMm}) scale(${pxPerMm})`}>
-        <KnifeDrawing blade={blade} upright owned={owned} line={line} />
-      </g>
-    </svg>
-  ) : (
-    <svg width={long} height={across} aria-hidden="true" className={css.knife}>
-      <g transform={`translate(${shift * pxPerMm} 4) scale(${pxPerMm})`}>
-        <KnifeDrawing blade={blade} upright={false} owned={owned} line={line} />
+/** Most a piece of furniture is drawn wide in a pocket: it is not to the knives' scale. */
+const LARGE_PX = 78;
+
+/** A knife or a tool with the end of its handle towards the reader's top or left: every heel lies on one line. */
+function Drawing({
+  drawing,
+  owned,
+  scale,
+  isLarge = false,
+}: {
+  drawing: CoreDrawing;
+  owned: boolean;
+  scale: Scale;
+  isLarge?: boolean;
+}) {
+  const { place, width, height } = placedDrawing(drawing, scale.upright);
+  const { handleMm, bladeMm, upright } = scale;
+  const long = (handleMm + bladeMm + 8) * scale.pxPerMm;
+  const pxPerMm = isLarge ? Math.min(scale.pxPerMm, LARGE_PX / (upright ? width : height)) : scale.pxPerMm;
+  const across = (upright ? width : height) * pxPerMm + 8;
+  const heel = (handleMm + 4) * scale.pxPerMm;
+  const least = 4 - Math.min(0, long - 8 - (drawing.right - drawing.left) * pxPerMm);
+  const shift = Math.max(least, heel + drawing.left * pxPerMm);
+  const move = upright ? `translate(4 ${shift})` : `translate(${shift} 4)`;
+  return (
+    <svg width={upright ? across : long} height={upright ? long : across} aria-hidden="true" className={css.knife}>
+      <g transform={`${move} scale(${pxPerMm})`}>
+        <Shapes drawing={drawing} place={place} owned={owned} line={LINE_PX / pxPerMm} />
       </g>
     </svg>
   );
@@ -70,19 +84,15 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
   const owned = step === null || step.action === 'sharpen' || step.action === 'repair' || step.action === 'retire';
   const tall = blade ? blade.heelHeightMm * scale.pxPerMm + 28 : 0;
   const heel = (scale.handleMm + 4) * scale.pxPerMm;
-  const ToolIcon = step?.type === 'shears' ? IconScissors : IconTool;
+  const drawing = useMemo(() => (blade ? drawKnife(blade) : null), [blade]);
+  const tool = step && !blade ? drawTool(step.type ?? '') : null;
   const body = (
     <>
       <span className={css.sleeve} data-owned={owned || undefined}>
-        {blade ? (
-          <Drawing blade={blade} owned={owned} scale={scale} />
-        ) : (
-          <span
-            className={css.tool}
-            style={scale.upright ? { height: (scale.handleMm + scale.bladeMm + 8) * scale.pxPerMm } : undefined}
-          >
-            <ToolIcon size={46} stroke={1.4} aria-hidden="true" />
-          </span>
+        {drawing && <Drawing drawing={drawing} owned={owned} scale={scale} />}
+        {tool && <Drawing drawing={tool} owned={owned} scale={scale} isLarge={tool.isLarge} />}
+        {!drawing && !tool && (
+          <span style={scale.upright ? { height: (scale.handleMm + scale.bladeMm + 8) * scale.pxPerMm } : undefined} />
         )}
         {scale.upright && <span className={css.hem} style={{ top: heel - 12 }} aria-hidden="true" />}
       </span>

@@ -4,6 +4,7 @@ import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
 import { Pocket, type PocketContent } from './Pocket';
 import { Rule } from './Rule';
+import type { Scale } from './scale';
 import css from './Roll.module.css';
 import { typeName } from '../shared/words';
 
@@ -15,14 +16,6 @@ interface Props {
   stays: readonly (number | null)[] | null;
   open: number | null;
   onOpen: (order: number) => void;
-}
-
-/** One scale for the whole roll: pixels for a millimetre, and how far the longest handle and blade reach from the heel line. */
-export interface Scale {
-  upright: boolean;
-  pxPerMm: number;
-  handleMm: number;
-  bladeMm: number;
 }
 
 const DRAWN_HEIGHT_PX = 330;

@@ -1,5 +1,5 @@
 import css from './Roll.module.css';
-import type { Scale } from './Roll';
+import type { Scale } from './scale';
 
 const EVERY_MM = 10;
 const NUMBERED_MM = 50;

@@ -1,9 +1,8 @@
 import { expect, test } from 'vitest';
+import schools from '../../../data/schools.json';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
-import schools from '../../../data/schools.json';
-import type { KitchenFile } from '../../core/formats/kitchenFile';
-import { readKitchenFile } from '../../core/formats/kitchenFile';
+import { type KitchenFile, readKitchenFile } from '../../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../../core/formats/kitchenWords';
 import { completeKitchen } from '../../core/kitchen/kitchen';
 import { DISAGREEMENTS, isTaken, takeSide } from './disagreements';

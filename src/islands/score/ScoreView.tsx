@@ -3,7 +3,7 @@ import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip }
 import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { reference } from '../../../data/reference';
-import { typicalBlade } from '../../core/kit/typicalBlade';
+import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { taskLoads } from '../../core/cutting/load';
 import { FIT, PART_WEIGHTS, type Constant } from '../../core/constants';
 import { cookContexts } from '../../core/fit/cook';

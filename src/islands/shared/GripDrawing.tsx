@@ -1,48 +1,49 @@
 import type { BladeModel } from '../../core/blade/schema';
+import { drawGrip } from '../../core/drawing/hand';
 import { LyingKnife } from '../blade/Drawings';
+import { Shapes } from './Shapes';
 import css from './MotionDrawing.module.css';
 
-/** The grips: where the hand lies along a knife, mm from the heel, and what each is good for. */
+/** The grips: where the hand lies along a knife and what each is good for. */
 export const GRIPS = [
   {
     id: 'pinch',
     name: 'Pinch',
     about:
       'Thumb and forefinger on the blade itself, just before the handle: the steadiest hold for board work. Eased corners matter here.',
-    from: -6,
-    to: 22,
-    deep: 34,
   },
   {
     id: 'handle',
     name: 'Handle',
     about: 'The whole hand behind the bolster: strong, and a little further from the tip.',
-    from: -84,
-    to: -14,
-    deep: 34,
   },
   {
     id: 'fingertip',
     name: 'Fingertip',
     about: 'The forefinger along the spine, for drawing a long blade lightly.',
-    from: -20,
-    to: 60,
-    deep: 18,
   },
 ] as const;
 
-/** A grip drawn: the knife, and where the hand holds it. */
-export function GripDrawing({ grip, blade }: { grip: (typeof GRIPS)[number]; blade: BladeModel }) {
+/** A middling hand, where none has been measured, mm. */
+const HAND = { lengthMm: 185, breadthMm: 84 };
+
+/** A grip drawn: the knife, and the hand that holds it. */
+export function GripDrawing({
+  grip,
+  blade,
+  hand = HAND,
+}: {
+  grip: (typeof GRIPS)[number];
+  blade: BladeModel;
+  hand?: { lengthMm: number; breadthMm: number };
+}) {
   return (
-    <svg viewBox="-150 -74 440 92" role="img" aria-label={`${grip.name} grip`} className={css.drawing}>
+    <svg viewBox="-190 -80 440 116" role="img" aria-label={`${grip.name} grip`} className={css.drawing}>
       <LyingKnife blade={blade} line={1.2} />
-      <rect
-        className={css.hold}
-        x={grip.from}
-        y={-blade.heelHeightMm - 8}
-        width={grip.to - grip.from}
-        height={grip.deep}
-        rx={9}
+      <Shapes
+        drawing={drawGrip(grip.id, blade, hand.lengthMm, hand.breadthMm)}
+        place={({ x, y }) => ({ x, y: -y })}
+        line={1.2}
       />
     </svg>
   );

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import { planKitchen } from '../../core/kit/planKitchen';
+import { planKitchen } from '../../core/kit/plan/planKitchen';
 import { fileOf } from '../../core/testing/trade';
 import { changesBetween } from './changes';
 

@@ -1,5 +1,5 @@
 import type { Plan, PlanStep } from '../../core/formats/planFile';
-import { stepKey } from '../../core/kit/actions';
+import { stepKey } from '../../core/kitchen/changes';
 
 const band = ({ fromMm, toMm }: Plan['lengthWanted']) => `${fromMm}–${toMm} mm`;
 const whole = (share: number) => `${Math.round(share * 100)}%`;

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
-import type { Served } from '../../core/kit/strip';
+import type { Served } from '../../core/kit/plan/assignment';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { pocketsChanged } from './changes';
 import { useCatalogue } from './useCatalogue';

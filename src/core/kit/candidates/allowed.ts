@@ -1,0 +1,62 @@
+import type { BladeModel, BladeType } from '../../blade/schema';
+import type { TaskLoad } from '../../cutting/load';
+import { TYPICAL } from '../../constants';
+import type { Kitchen } from '../../kitchen/kitchen';
+import type { Candidate } from './candidate';
+import type { Making } from './making';
+
+/** Handle styles each stated taste allows. */
+const HANDLES: Record<string, readonly string[]> = {
+  western: ['western'],
+  japanese: ['octagon', 'oval', 'd-shape'],
+  moulded: ['moulded'],
+  metal: ['metal'],
+};
+
+/** Whether the kitchen's limits allow buying this model. */
+export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean {
+  if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
+  if (limits.must.includes(model.id)) return true;
+  if (limits.maker && model.maker !== limits.maker) return false;
+  if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;
+  return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
+}
+
+/**
+ * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
+ * (handbook 1.5), a slicer by what is sliced long, a bread knife by bread. General, vegetable and small knives always are.
+ */
+function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
+  const does = (test: (task: TaskLoad['task']) => boolean) => loads.some(({ task }) => test(task));
+  switch (type.role) {
+    case 'fish':
+      return does((t) => t.group === 'Fish and shellfish');
+    case 'butchery':
+      // a butcher's long sweep is for primals and steaks; the others for what is really taken apart
+      return type.lengthMm[0] >= TYPICAL.longButchery.value
+        ? does((t) => t.group === 'Raw meat and poultry' && t.long)
+        : does(
+            (t) => t.group === 'Raw meat and poultry' || t.motions[0] === 'cleave' || t.group === 'Fish and shellfish',
+          );
+    case 'slicer':
+      return does((t) => t.group === 'Cooked meat' || t.group === 'Fish and shellfish' || (t.long && t.clean === 3));
+    case 'serrated':
+      // teeth are chosen for crust: a long serrated knife is a bread knife, and needs bread
+      return type.id === 'serrated-utility' || does((t) => t.contains.includes('bread'));
+    case 'table':
+      return does((t) => t.atTable === true);
+    case 'other':
+      return does((t) => t.withChild === true || t.motions[0] === 'pry');
+    default:
+      return true;
+  }
+}
+
+/** Whether a knife is worth buying here: it has work to do, or the limits ask for it by name. */
+export function isBuyable(
+  { id, type }: Pick<Candidate, 'id' | 'type'>,
+  { kitchen, loads }: Pick<Making, 'kitchen' | 'loads'>,
+): boolean {
+  const { must } = kitchen.limits;
+  return type !== null && (must.includes(type.id) || must.includes(id) || hasWorkFor(type, loads));
+}

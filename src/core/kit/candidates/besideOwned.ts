@@ -1,0 +1,48 @@
+import { SCORE_WORDS, WORTH } from '../../constants';
+import type { TaskLoad } from '../../cutting/load';
+import { ramp } from '../../fit/curves';
+import { rescued } from '../demand/rescue';
+import { isSound, type OwnedKnife } from './owned';
+import { kindOfRole, kindOfWork } from './kinds';
+import type { Candidate } from './candidate';
+import { usefulness } from '../demand/usefulness';
+
+const COUNTS = ['rescue', 'done well', 'everything'] as const;
+
+export type Counts = (typeof COUNTS)[number];
+
+/** Most that counts of a new knife where an owned one of its kind is worth `had`, usefulness 0–1. */
+function mostBeside(had: number, counts: Counts): number {
+  const { needFrom, likeCap } = WORTH;
+  const [none, enough] = [usefulness(SCORE_WORDS.manages.value), usefulness(needFrom.value)];
+  const helped = counts === 'rescue' ? 1 - ramp(had, none, enough) : 1;
+  return Math.max(had, likeCap.value * helped);
+}
+
+/**
+ * Beside a sound owned knife of the same kind of work a new one counts only what it rescues (handbook 8.1), or as much more as is asked for. A
+ * second piece of an owned kind is told as one.
+ */
+export function besideOwned(
+  candidates: readonly Candidate[],
+  owned: readonly OwnedKnife[],
+  loads: readonly TaskLoad[],
+  counts: Counts,
+): Candidate[] {
+  const pressing = rescued(loads).length;
+  const sound = owned.filter(isSound);
+  return candidates.map((c) => {
+    if (c.action !== 'buy') return c;
+    const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
+    const isAgain = alike.length > 0;
+    if (alike.length === 0 || counts === 'everything')
+      return { ...c, counted: c.rows, isAgain: isAgain && counts !== 'everything' };
+    const most = c.rows.length - pressing;
+    const counted = c.rows.map((value, column) => {
+      if (column >= most) return value;
+      const had = alike.reduce((best, o) => Math.max(best, o.restored.rows[column] ?? 0), 0);
+      return Math.min(value, mostBeside(had, counts));
+    });
+    return { ...c, counted, isAgain };
+  });
+}

@@ -1,0 +1,12 @@
+import type { BladeType } from '../../blade/schema';
+import type { Candidate } from './candidate';
+
+/** The kind of work a candidate is for. General and vegetable knives stand in for each other; tools stand for themselves. */
+export const kindOfWork = ({ type, id }: Pick<Candidate, 'type' | 'id'>): string => (type ? kindOfRole(type) : id);
+
+/** The same of a type. */
+export const kindOfRole = ({ role }: Pick<BladeType, 'role'>): string => (role === 'vegetable' ? 'general' : role);
+
+/** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
+export const isAllRound = (type: Pick<BladeType, 'role'> | null | undefined): boolean =>
+  type?.role === 'general' || type?.role === 'vegetable';

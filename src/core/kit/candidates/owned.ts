@@ -1,0 +1,76 @@
+import type { BladeModel, BladeType } from '../../blade/schema';
+import type { EdgeLife } from '../../edge/keenness';
+import { bladeTraits, type BladeTraits } from '../../fit/traits';
+import type { Owned } from '../../kitchen/kitchen';
+import { atTable } from './atTable';
+import type { Making } from './making';
+import { damageLeft, edgeHere, keennessNow, type Scored, scoredAt, sharpScores } from './scoring';
+import { typicalBlade } from './typicalBlade';
+
+/** An owned knife as it is today. */
+export interface OwnedKnife {
+  owned: Owned;
+  type: BladeType;
+  blade: BladeTraits;
+  scores: Float64Array;
+  rows: Float64Array;
+  /** The same, put right and kept as this kitchen keeps its edges. */
+  restored: Scored;
+}
+
+/** The blade of an owned knife: its model, or a middling one of its type, with what was measured of it. */
+function ownedBlade(owned: Owned, type: BladeType, model: BladeModel | undefined, hand: 'left' | 'right'): BladeModel {
+  const blade = model ?? typicalBlade(type, owned, hand);
+  const { heelHeightMm, weightG, spineMm, behindEdgeMm } = owned;
+  if (heelHeightMm === undefined && weightG === undefined && spineMm === undefined && behindEdgeMm === undefined)
+    return blade;
+  const thinner = spineMm === undefined ? 1 : spineMm / blade.spineHeelMm;
+  return {
+    ...blade,
+    heelHeightMm: heelHeightMm ?? blade.heelHeightMm,
+    weightG: weightG ?? blade.weightG,
+    spineHeelMm: blade.spineHeelMm * thinner,
+    spineMidMm: blade.spineMidMm * thinner,
+    spineTipMm: Math.min(blade.spineTipMm, blade.spineHeelMm * thinner),
+    bellyMm: Math.min(blade.bellyMm, heelHeightMm ?? blade.heelHeightMm),
+    behindEdgeMm: behindEdgeMm ?? blade.behindEdgeMm,
+  };
+}
+
+/** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */
+function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }: Making): Scored {
+  if (owned.keep !== 'use') return { ...made, scores: made.scores.map(() => 0), rows: made.rows.map(() => 0) };
+  const T = loads.length;
+  const barred = hands.map(({ cook }) => cook.cook.mayUse !== null && !cook.cook.mayUse.includes(index));
+  if (!barred.includes(true)) return made;
+  const rows = made.rows.map((value, column) => (barred[Math.floor(column / T)] ? 0 : value));
+  return barred.every(Boolean)
+    ? { ...made, rows: rows.map(() => 0), scores: made.scores.map(() => 0) }
+    : { ...made, rows };
+}
+
+/** The owned knives as they are. An owned model that left the catalogue is taken for a typical blade of its type. */
+export function ownedKnives(making: Making): OwnedKnife[] {
+  const { kitchen, models, reference, service } = making;
+  const hand = kitchen.cooks.every((cook) => cook.handed === 'left') ? 'left' : 'right';
+  const typeOf = ({ type, model }: Owned) => type ?? models.find((m) => m.id === model)?.type ?? '';
+  const tableKnives = kitchen.owned.filter((o) => reference.types.get(typeOf(o))?.role === 'table').length;
+  return kitchen.owned.flatMap((owned, index) => {
+    const model = models.find((m) => m.id === owned.model);
+    const type = reference.types.get(typeOf(owned));
+    if (!type) return [];
+    const blade = bladeTraits(ownedBlade(owned, type, model, hand), reference, kitchen.habits.roughUse);
+    const enough = type.role === 'table' && tableKnives >= kitchen.seats;
+    const sharp = sharpScores(blade, making);
+    const made = (keenness: number, left: number, edge: EdgeLife) =>
+      forItsUsers(atTable({ ...scoredAt(sharp, keenness, left, making), edge }, enough, making), owned, index, making);
+    const edge = edgeHere(blade, making, sharp);
+    const kept = service ? edgeHere(blade, { ...making, care: service }, sharp) : edge;
+    const now = made(keennessNow(owned.condition, edge.averageKeenness), damageLeft(owned.condition), edge);
+    const restored = made(kept.averageKeenness, 1, kept);
+    return [{ owned, type, blade, scores: now.scores, rows: now.rows, restored }];
+  });
+}
+
+/** Whether an owned knife is sound, or would be with a sharpening or a repair: not worn out, and in use. */
+export const isSound = ({ owned }: OwnedKnife): boolean => owned.keep === 'use' && owned.condition !== 'worn-out';

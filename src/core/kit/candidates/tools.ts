@@ -1,0 +1,49 @@
+import type { TaskLoad } from '../../cutting/load';
+import { usefulness } from '../demand/usefulness';
+import type { Scoring } from './scoring';
+import { rescued, rescues } from '../demand/rescue';
+import { convertMinor, CATALOGUE_CURRENCY } from '../../money/currency';
+import type { Candidate } from './candidate';
+import type { Making } from './making';
+
+/** Scores of a tool on the kitchen's tasks, 0–100. */
+export function toolScores(toolId: string, loads: readonly TaskLoad[]): Float64Array {
+  return new Float64Array(loads.map(({ task }) => 100 * (task.tools[toolId] ?? 0)));
+}
+
+/** A tool serves every hand alike. */
+export function toolRows(
+  scores: Float64Array,
+  { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
+): Float64Array {
+  const useful = [...scores].map(usefulness);
+  const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
+  return new Float64Array([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
+}
+
+/** Tools that stand in for a blade in this kitchen and are not owned yet. */
+export function toolSteps(making: Making): Candidate[] {
+  const { kitchen, loads, reference } = making;
+  return [...reference.tools.values()]
+    .filter((tool) => !kitchen.tools.includes(tool.id) && !kitchen.limits.never.includes(tool.id))
+    .flatMap((tool) => {
+      const scores = toolScores(tool.id, loads);
+      if (!scores.some((s) => s > 0)) return [];
+      const rows = toolRows(scores, making);
+      return [
+        {
+          id: tool.id,
+          action: 'tool' as const,
+          type: null,
+          blade: null,
+          tool,
+          owned: null,
+          priceMinor: convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, kitchen.currency),
+          scores,
+          rows,
+          counted: rows,
+          edge: null,
+        },
+      ];
+    });
+}

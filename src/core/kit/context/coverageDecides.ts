@@ -1,0 +1,28 @@
+import { type Chosen, chooseKit, ROUGH } from '../search/choose';
+import { kitOf, coverageOfKit } from '../search/coverage';
+import type { Workbench } from './planningContext';
+
+/** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
+const LESS_MONEY = [0.75, 0.5] as const;
+
+/**
+ * A dearer point never covers less: where the least a step must add makes the kit of a lower price of a point, within the same limits, cover
+ * more, that one is taken (handbook 8.1: where anything but money would lower coverage, coverage decides).
+ */
+export function coverageDecides({ problem, kitchen }: Workbench, chosen: Chosen): Chosen {
+  if (kitchen.budgetMinor === null) return chosen;
+  let best = chosen;
+  const kit = kitOf(problem, chosen.choice);
+  const seed = kit.map((c) => c.id);
+  let covered = coverageOfKit(problem, kit);
+  for (const share of LESS_MONEY) {
+    const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
+    const { choice } = chooseKit({ ...problem, scale }, ROUGH, undefined, seed);
+    const covers = coverageOfKit(problem, kitOf(problem, choice));
+    if (covers > covered + 1e-9) {
+      covered = covers;
+      best = { ...chosen, choice };
+    }
+  }
+  return best;
+}

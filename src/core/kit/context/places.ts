@@ -1,0 +1,62 @@
+import type { BladeModel } from '../../blade/schema';
+import type { Kitchen } from '../../kitchen/kitchen';
+import type { Place } from '../search/problem';
+import type { Candidate } from '../candidates/candidate';
+import type { SchoolId, Slot } from './schools';
+import type { Reference } from '../../reference';
+import { isAllRound } from '../candidates/kinds';
+import type { OwnedKnife } from '../candidates/owned';
+import { withoutDominated } from '../search/dominance';
+import type { MoneyScale } from '../search/worth';
+
+export function mustSlots(kitchen: Kitchen, models: readonly BladeModel[]): Slot[] {
+  const modelIds = new Set(models.map((m) => m.id));
+  return kitchen.limits.must
+    .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
+    .map((id) => ({
+      required: true,
+      accepts: (c) => c.action === 'buy' && (modelIds.has(id) ? c.id === id : c.type?.id === id),
+    }));
+}
+
+export function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Place[] {
+  const known = new Map<string, number[]>();
+  return slots.map((slot) => {
+    const fits = candidates.flatMap((c, i) => (slot.accepts(c) ? [i] : []));
+    // equal lists share one array, so that equal places are tried once
+    const key = fits.join();
+    const shared = known.get(key) ?? fits;
+    known.set(key, shared);
+    return { fits: shared, required: slot.required };
+  });
+}
+
+/** General knives that are there whatever is chosen: fit for use, or demanded by name. */
+export function generalsSure(
+  kitchen: Kitchen,
+  owned: readonly OwnedKnife[],
+  models: readonly BladeModel[],
+  { types }: Pick<Reference, 'types'>,
+): number {
+  const demanded = kitchen.limits.must.map(
+    (id) => types.get(id) ?? types.get(models.find((m) => m.id === id)?.type ?? ''),
+  );
+  const usable = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.type);
+  return [...usable, ...demanded].filter(isAllRound).length;
+}
+
+/** Keeps what the limits ask for by name even where something else beats it. */
+export function reduced(
+  candidates: Candidate[],
+  slots: readonly Slot[],
+  school: SchoolId,
+  { volumes }: Pick<Reference, 'volumes'>,
+  scale: MoneyScale,
+): Candidate[] {
+  if (school !== 'free') return candidates;
+  const off = new Map(volumes.map((volume) => [volume.maker, volume.off]));
+  const lowest = ({ blade, priceMinor }: Candidate) => priceMinor * (1 - (off.get(blade?.blade.maker ?? '') ?? 0));
+  const kept = new Set(withoutDominated(candidates, scale, lowest));
+  const named = slots.filter((slot) => slot.required);
+  return candidates.filter((c) => kept.has(c) || named.some((slot) => slot.accepts(c)));
+}

@@ -1,0 +1,115 @@
+import { SCHOOL } from '../../constants';
+import type { TaskLoad } from '../../cutting/load';
+import type { SCHOOL_IDS, SECOND_KNIVES } from '../../formats/kitchenWords';
+import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import { isAllRound } from '../candidates/kinds';
+
+/** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
+export interface Slot {
+  accepts(candidate: Candidate): boolean;
+  required: boolean;
+}
+
+export type SchoolId = (typeof SCHOOL_IDS)[number];
+
+const length = (c: Candidate) => c.blade?.blade.lengthMm ?? 0;
+
+const role = (c: Candidate, ...roles: string[]) => c.action === 'buy' && roles.includes(c.type?.role ?? '');
+
+const type = (c: Candidate, ...ids: string[]) => c.action === 'buy' && ids.includes(c.type?.id ?? '');
+
+/** Nothing is required that nobody here may use. */
+const need = (accepts: Slot['accepts']): Slot => ({
+  accepts: (c) => accepts(c) && c.scores.some((score) => score > 0),
+  required: true,
+});
+
+const may = (accepts: Slot['accepts']): Slot => ({ accepts, required: false });
+
+const cheap = ({ blade }: Candidate) =>
+  blade !== null &&
+  convertMinor(blade.blade.priceMinor, blade.blade.currency, CATALOGUE_CURRENCY) <= 100 * SCHOOL.plainEur.value;
+
+/** Blades taken apart by which animal or fish is there. */
+const specialist = (c: Candidate) => role(c, 'slicer', 'butchery', 'fish');
+
+const general = (c: Candidate) => role(c, 'general') && !type(c, 'camp');
+
+const serrated = (c: Candidate) => role(c, 'serrated');
+
+/** The knife places of each school (handbook 5.3); `free` and `boxed-set` have none of their own. */
+const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
+  // its supporters mean a knife for loaves and roasts, not a small one
+  'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= SCHOOL.loaf.value)],
+  'classic-three': [need(general), need((c) => type(c, 'paring', 'petty')), need(serrated)],
+  'three-lengths': [
+    need((c) => c.action === 'buy' && length(c) <= SCHOOL.shortTo.value),
+    need((c) => c.action === 'buy' && length(c) >= SCHOOL.middleFrom.value && length(c) <= SCHOOL.middleTo.value),
+    need((c) => role(c, 'slicer', 'serrated') && length(c) >= SCHOOL.longFrom.value),
+  ],
+  'grow-by-gaps': [
+    need(general),
+    need((c) => type(c, 'petty')),
+    need(
+      (c) =>
+        role(c, 'general', 'small', 'vegetable') &&
+        length(c) >= SCHOOL.gapFrom.value &&
+        length(c) <= SCHOOL.gapTo.value,
+    ),
+    need((c) => serrated(c) && cheap(c)),
+    may(specialist),
+  ],
+  'tall-blade': [need((c) => type(c, 'veg-cleaver')), need((c) => role(c, 'small'))],
+  'fish-counter': [
+    need((c) => type(c, 'deba')),
+    need((c) => type(c, 'yanagiba', 'takohiki', 'kiritsuke-yanagiba')),
+    ...Array.from({ length: 4 }, () => may((c: Candidate) => c.action === 'buy')),
+  ],
+  'one-mid-blade': [
+    need(
+      (c) =>
+        type(c, 'camp', 'petty', 'utility', 'santoku') &&
+        length(c) >= SCHOOL.midFrom.value &&
+        length(c) <= SCHOOL.midTo.value &&
+        c.blade?.blade.steel !== 'ceramic',
+    ),
+  ],
+  'line-cook': [
+    need((c) => type(c, 'chef') && length(c) >= SCHOOL.longFrom.value && cheap(c)),
+    need((c) => type(c, 'paring') && cheap(c)),
+  ],
+};
+
+const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
+
+/** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
+function openSlots(most: number, second: Second | null, generalsOwned: number): Slot[] {
+  return Array.from({ length: most }, (_, i) => {
+    if (second === 'general' && i < 2 - generalsOwned) return need(allRound);
+    if (second === 'specialist' && i >= 1 - generalsOwned) return may((c) => c.action === 'buy' && !allRound(c));
+    return may((c) => c.action === 'buy');
+  });
+}
+
+type Second = (typeof SECOND_KNIVES)[number];
+
+/** The knife places a school lays out; `free` leaves `maxKnives` open ones, but for what the second knife is to be. */
+export function schoolSlots(
+  school: SchoolId,
+  maxKnives: number,
+  second: Second | null = null,
+  generalsOwned = 0,
+): Slot[] {
+  if (school === 'free' || school === 'boxed-set') return openSlots(maxKnives, second, generalsOwned);
+  return PLACES[school].slice(0, maxKnives);
+}
+
+/** Whether a school buys a tool: what its work needs and no knife does, and the peeler that replaces the small knife. */
+export function isSchoolTool(school: SchoolId, { id }: Candidate, loads: readonly TaskLoad[]): boolean {
+  if (school === 'two-and-peeler' && id === 'peeler') return true;
+  return loads.some(({ task }) => task.motions.length === 0 && task.group !== 'Odd jobs' && (task.tools[id] ?? 0) > 0);
+}
+
+/** Whether a school's places are also the order in which its supporters buy. */
+export const buysInOrder = (school: SchoolId): boolean => school !== 'free' && school !== 'boxed-set';

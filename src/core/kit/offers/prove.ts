@@ -1,0 +1,243 @@
+import type { Candidate } from '../candidates/candidate';
+import { chooseKit, ROUGH } from '../search/choose';
+import { affordable, placed, type Problem } from '../search/problem';
+import { ExactSearch, PRECISION, type Proof } from '../search/exact';
+import { type Offer, offersFor, realPrice, taking, wishing } from './offers';
+import {
+  chosenOf,
+  ENOUGH_WORK,
+  knifePlaces,
+  ladder,
+  LARGEST_SIZE,
+  ofSize,
+  requiredKnives,
+  type Rung,
+  SLICE,
+} from '../search/sizes';
+import type { Workbench } from '../context/planningContext';
+
+/** Nodes spent on a kit with prices for the asking before an offer it leans on is decided. */
+const LOOK = 200;
+
+/** Steps by which an offer's bound is lowered before it is kept in doubt. */
+const PROBE_STEPS = 20;
+
+/** What a search has found, offers and all. */
+export interface Proven {
+  proof: Proof;
+  /** The bench the kit stands on: with the offers it takes. */
+  on: Workbench;
+}
+
+/** Some offers taken up, others still open, and the most that can come of it. */
+interface Branch {
+  on: Workbench;
+  open: readonly Offer[];
+  bound: number;
+  /** Whether offers of which nothing can come have been dropped. */
+  probed?: boolean;
+}
+
+/**
+ * What offers add to the best kit without them: every offer's price had for the asking bounds what they can do. A kit found there that meets its
+ * offers' conditions is the best; otherwise one offer it leans on is taken up in one branch and left in the other. Yields what is known after
+ * every slice; each state is honest by itself.
+ */
+class OfferSearch {
+  private best: Proven;
+  private readonly branches: Branch[] = [];
+  /** The branch being looked at, and the search that bounds it. */
+  private now: Branch | null = null;
+  private wished: ExactSearch | null = null;
+  private nodes: number;
+  private work: number;
+
+  constructor(
+    private readonly bench: Workbench,
+    private readonly rung: Rung,
+    offers: readonly Offer[],
+  ) {
+    this.best = { proof: rung.proof, on: bench };
+    this.nodes = rung.proof.nodes;
+    this.work = rung.work;
+    const open = offers.filter((offer) => this.takingHere(bench, offer).length > 0);
+    if (open.length > 0) this.branches.push({ on: bench, open, bound: Infinity });
+  }
+
+  /** The benches with an offer taken up that leave room for no more knives than are sought. */
+  private takingHere(bench: Workbench, offer: Offer): Workbench[] {
+    return taking(bench, offer).filter(({ problem }) => requiredKnives(problem) <= this.rung.size);
+  }
+
+  /** A search for what is worth more than the best so far. */
+  private above(problem: Problem, rootSteps?: number): ExactSearch {
+    const { proof } = this.best;
+    const part = affordable(ofSize(problem, this.rung.size)).problem;
+    const search = new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value, rootSteps);
+    this.work += search.work;
+    return search;
+  }
+
+  private get isEnough(): boolean {
+    return this.work >= ENOUGH_WORK;
+  }
+
+  /** The offers of which something better can come at all, by the bound of the kits that take them up. */
+  private *probed(on: Workbench, open: readonly Offer[]): Generator<Proven, Offer[]> {
+    let left = [...open];
+    for (const offer of open) {
+      if (this.isEnough) break;
+      const rest = left.filter((other) => other !== offer);
+      const helps = this.takingHere(on, offer).some(
+        (b) => !this.above(wishing(b, rest).problem, PROBE_STEPS).isHopeless,
+      );
+      if (!helps) left = rest;
+      yield this.known();
+    }
+    return left;
+  }
+
+  /** Runs a search to its end or through `most` nodes; false where it has to stop for good. */
+  private *run(search: ExactSearch, most = Infinity): Generator<Proven, boolean> {
+    for (let nodes = 0; nodes < most; nodes += SLICE, this.nodes += SLICE) {
+      if (this.isEnough) return false;
+      const { work } = search;
+      const done = search.step(SLICE);
+      this.work += search.work - work;
+      if (done) break;
+      yield this.known();
+    }
+    return true;
+  }
+
+  /** The best so far, and the most anything still open can come to. */
+  private known(): Proven {
+    const { proof, on } = this.best;
+    const { bound: plain } = this.rung.proof;
+    const bounds = this.branches.map((branch) => branch.bound);
+    const here = this.now ? Math.min(this.now.bound, this.wished?.proof().bound ?? Infinity) : 0;
+    const bound = Math.max(proof.value, plain, here, ...bounds);
+    const proven = bound <= proof.value + PRECISION;
+    const gap = proven ? 0 : bound - proof.value;
+    return { proof: { ...proof, bound: proof.value + gap, gap, proven, nodes: this.nodes }, on };
+  }
+
+  *search(): Generator<Proven, Proven> {
+    for (let branch = this.branches.pop(); branch; branch = this.branches.pop()) {
+      this.now = branch;
+      this.wished = null;
+      if (branch.bound > this.best.proof.value + PRECISION && !(yield* this.explore(branch))) return this.known();
+      this.now = null;
+      yield this.known();
+    }
+    return this.known();
+  }
+
+  private *explore({ on, open, probed }: Branch): Generator<Proven, boolean> {
+    // without offers it is the kit that was searched before
+    if (on === this.bench && open.length === 0) return true;
+    const { problem, singly, cheaperBy } = wishing(on, open);
+    const wished = this.above(problem);
+    this.wished = wished;
+    if (wished.isHopeless) return true;
+    const leaning = () => {
+      const chosen = wished.found ? chosenOf(wished.proof()) : [];
+      return { chosen, leansOn: chosen.flatMap((i) => cheaperBy.get(i) ?? [])[0] };
+    };
+    if (!(yield* this.run(wished, LOOK))) return false;
+    if (wished.isHopeless) return true;
+    if (!probed && open.length > 0) {
+      const left = yield* this.probed(on, open);
+      if (left.length < open.length) {
+        this.branches.push({ on, open: left, bound: wished.proof().bound, probed: true });
+        return true;
+      }
+    }
+    if (!leaning().leansOn && !(yield* this.run(wished))) return false;
+    if (!wished.found) return true;
+    const { chosen, leansOn } = leaning();
+    const { bound } = wished.proof();
+    if (!leansOn) {
+      this.best = { proof: wished.proof(), on };
+      return true;
+    }
+    const real = realPrice(
+      chosen.flatMap((i) => singly[i] ?? []),
+      open,
+    );
+    if (real.priceMinor <= problem.budgetMinor && real.taken.length > 0) {
+      // this kit only has to be had with its offers
+      const benches = real.taken.reduce((all, offer) => all.flatMap((b) => taking(b, offer)), [on]);
+      for (const bench of benches) {
+        const had = this.above(bench.problem);
+        if (!(yield* this.run(had))) return false;
+        if (had.found) this.best = { proof: had.proof(), on: bench };
+      }
+      if (this.best.proof.value >= bound - PRECISION) return true;
+    }
+    const rest = open.filter((offer) => offer !== leansOn);
+    this.branches.push({ on, open: rest, bound });
+    for (const bench of this.takingHere(on, leansOn)) this.branches.push({ on: bench, open: rest, bound });
+    return true;
+  }
+}
+
+/** What is known while plain kits are still being compared: what offers can do is not known yet. */
+const sofar = (bench: Workbench, { proof }: Rung): Proven => ({
+  proof: { ...proof, bound: Infinity, gap: Infinity, proven: false },
+  on: bench,
+});
+
+/** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
+export function* proveBest(bench: Workbench): Generator<Proven, Proven> {
+  const { problem } = affordable(bench.problem);
+  const search = new ExactSearch(problem, chooseKit(problem, ROUGH, undefined, bench.seed).choice);
+  while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: bench };
+  const offers = offersFor(bench);
+  const { rootMultipliers: hint, work } = search;
+  const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };
+  if (offers.length === 0) return { proof: rung.proof, on: bench };
+  yield sofar(bench, rung);
+  return yield* new OfferSearch(bench, rung, offers).search();
+}
+
+/** The best kit of one size as it is known so far. */
+interface SizeProof extends Proof {
+  size: number;
+  /** What the kit consists of, at what it costs there. */
+  kit: Candidate[];
+  priceMinor: number;
+}
+
+function sized({ proof, on }: Proven, size: number): SizeProof {
+  const kit = chosenOf(proof).flatMap((i) => on.problem.candidates[i] ?? []);
+  return { ...proof, size, kit, priceMinor: kit.reduce((sum, c) => sum + c.priceMinor, 0) };
+}
+
+/**
+ * The best kit of every size up to {@link LARGEST_SIZE} (or the places there are), each proven or with its gap. Yields what is known
+ * after every slice of work, so that a caller may breathe or stop. First without offers ({@link ladder});
+ * then with them, from the largest down, as the money often buys fewer knives than there are places for: what is best with eight
+ * places is then best with seven.
+ */
+export function* bestOfEverySize(bench: Workbench): Generator<SizeProof[], SizeProof[]> {
+  const plain = ladder(bench.problem, Math.min(LARGEST_SIZE, knifePlaces(bench.problem)));
+  let step = plain.next();
+  for (; !step.done; step = plain.next()) yield step.value.map((rung) => sized(sofar(bench, rung), rung.size));
+  const rungs = step.value;
+  const offers = offersFor(bench);
+  const known: SizeProof[] = [];
+  const still = (least: number) => rungs.slice(0, least - 1).map((r) => sized(sofar(bench, r), r.size));
+  while (known.length < rungs.length) {
+    const rung = rungs[rungs.length - known.length - 1];
+    if (!rung) break;
+    const search = new OfferSearch(bench, rung, offers).search();
+    let next = search.next();
+    for (; !next.done; next = search.next()) yield [...still(rung.size), sized(next.value, rung.size), ...known];
+    const found = sized(next.value, rung.size);
+    const used = Math.max(1, found.kit.filter((c) => c.action === 'buy').length);
+    for (let { size } = rung; size >= Math.min(rung.size, used); size--) known.unshift({ ...found, size });
+    yield [...still(known[0]?.size ?? 1), ...known];
+  }
+  return known;
+}

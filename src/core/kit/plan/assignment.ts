@@ -1,0 +1,73 @@
+import { toolScores } from '../candidates/tools';
+import type { Candidate } from '../candidates/candidate';
+import type { Workbench } from '../context/planningContext';
+
+/** A task of the kitchen with its share of the weight, and what serves it best once the plan is carried out. */
+export interface Served {
+  task: string;
+  /** Share of the kitchen's weight, 0–1. */
+  share: number;
+  minutesPerWeek: number;
+  /** Best score, 0–100. */
+  score: number;
+  /** Index into the steps, or into the owned knives, or the tool; null where nothing may do it. */
+  by: { step: number } | { owned: number } | { tool: string } | null;
+}
+
+/** Everything that serves once some steps are taken: owned knives, owned tools, the steps. A knife put right stands for its dull self. */
+export function serversOf(
+  bench: Workbench,
+  steps: readonly Candidate[],
+): { by: NonNullable<Served['by']>; scores: Float64Array }[] {
+  const replaced = new Set(steps.flatMap((s) => (s.owned === null ? [] : [s.owned])));
+  return [
+    ...bench.owned.flatMap(({ scores }, owned) => (replaced.has(owned) ? [] : [{ by: { owned }, scores }])),
+    ...bench.kitchen.tools.map((tool) => ({ by: { tool }, scores: toolScores(tool, bench.loads) })),
+    ...steps.map(({ scores }, step) => ({ by: { step }, scores })),
+  ];
+}
+
+/** Minutes a week that go to each of the steps and of the owned knives once all steps are carried out. */
+export function minutesServedBy(bench: Workbench, steps: readonly Candidate[]): { steps: number[]; owned: number[] } {
+  const minutes = { steps: steps.map(() => 0), owned: bench.owned.map(() => 0) };
+  const add = (to: number[], at: number, more: number) => (to[at] = (to[at] ?? 0) + more);
+  for (const { minutesPerWeek, by } of servedBy(bench, steps)) {
+    if (by && 'owned' in by) add(minutes.owned, by.owned, minutesPerWeek);
+    if (!by || !('step' in by)) continue;
+    // a knife put right is the owned one again
+    const put = steps[by.step]?.owned ?? null;
+    add(minutes.steps, by.step, minutesPerWeek);
+    if (put !== null) add(minutes.owned, put, minutesPerWeek);
+  }
+  return minutes;
+}
+
+/** Minutes a week that go to each of the steps once all are carried out. */
+export const minutesServed = (bench: Workbench, steps: readonly Candidate[]): number[] =>
+  minutesServedBy(bench, steps).steps;
+
+/** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
+export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {
+  const servers = serversOf(bench, steps);
+  const total = bench.problem.demand.total;
+  const served = bench.loads.map((load, t) => {
+    let at = -1;
+    servers.forEach(({ scores }, i) => {
+      if ((scores[t] ?? 0) > (at < 0 ? 0 : (servers[at]?.scores[t] ?? 0) + 0.5)) at = i;
+    });
+    const server = servers[at];
+    return {
+      at,
+      task: load.task.id,
+      share: total > 0 ? load.weight / total : 0,
+      minutesPerWeek: load.minutesPerWeek,
+      score: server?.scores[t] ?? 0,
+      by: server?.by ?? null,
+    };
+  });
+  const weight = (at: number) => (at < 0 ? -1 : served.reduce((sum, s) => sum + (s.at === at ? s.share : 0), 0));
+  return served
+    .filter(({ share }) => share > 0)
+    .sort((a, b) => weight(b.at) - weight(a.at) || a.at - b.at || b.share - a.share)
+    .map(({ task, share, minutesPerWeek, score, by }) => ({ task, share, minutesPerWeek, score, by }));
+}

@@ -1,0 +1,134 @@
+import { SCORE_WORDS } from '../../constants';
+import type { TaskLoad } from '../../cutting/load';
+import { explain } from '../../fit/score';
+import type { LengthBand } from '../../fit/wantedLength';
+import { workingLengthMm } from '../../fit/parts/length';
+import { showMoney } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import { isAllRound } from '../candidates/kinds';
+import type { Workbench } from '../context/planningContext';
+
+/** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
+const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
+
+/** Tasks a step's knife does better than anything that was there before, most minutes first. */
+export function takenOver(
+  bench: Workbench,
+  step: Candidate,
+  before: Float64Array,
+): { load: TaskLoad; index: number; score: number; was: number }[] {
+  return bench.loads
+    .map((load, index) => ({ load, index, score: step.scores[index] ?? 0, was: before[index] ?? 0 }))
+    .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= struggles.value)
+    .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek || a.index - b.index);
+}
+
+/** Mean of the cooks' wanted bands, with each one's reasons. */
+export function lengthWanted(bench: Workbench): LengthBand {
+  const bands = bench.cooks.map((cook) => ({ name: cook.cook.name, band: cook.length }));
+  const mean = (pick: (band: LengthBand) => number) =>
+    Math.round(bands.reduce((sum, { band }) => sum + pick(band), 0) / bands.length);
+  return {
+    fromMm: mean((b) => b.fromMm),
+    toMm: mean((b) => b.toMm),
+    why:
+      bands.length === 1
+        ? (bands[0]?.band.why ?? [])
+        : bands.map(({ name, band }) => `${name}: ${band.fromMm}–${band.toMm} mm. ${band.why.join(' ')}`),
+  };
+}
+
+const list = (words: string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
+
+/** Joins task names into running text: "slice carrots, dice onions and mince herbs". */
+export function taskNames(loads: readonly TaskLoad[], most = 4): string {
+  const names = loads.slice(0, most).map(({ task }) => task.name.charAt(0).toLowerCase() + task.name.slice(1));
+  return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
+}
+
+/** Why a step is in the plan: sentences with their figures. */
+export function reasonsFor(
+  bench: Workbench,
+  step: Candidate,
+  before: Float64Array,
+  { gain, priceMinor }: { gain: number; priceMinor: number },
+): string[] {
+  const over = takenOver(bench, step, before);
+  const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
+  const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
+  const sentences =
+    over.length > 0
+      ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`]
+      : [
+          step.inSet
+            ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
+            : 'A second knife for the same work, so that nobody waits and raw food keeps its own.',
+        ];
+  const lifted = over
+    .filter(({ score, was }) => was < manages.value && score >= doesItWell.value)
+    .map(({ load }) => load);
+  if (lifted.length > 0 && bench.owned.length > 0)
+    sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
+  sentences.push(...worthWords(bench, step, gain, priceMinor));
+  const { blade } = step;
+  if (!blade) return sentences;
+  if (step.action === 'buy' && isAllRound(step.type)) {
+    const { fromMm, toMm } = lengthWanted(bench);
+    const { lengthMm } = blade.blade;
+    const off = lengthMm < fromMm ? fromMm - lengthMm : lengthMm > toMm ? lengthMm - toMm : 0;
+    sentences.push(
+      off === 0
+        ? `${lengthMm} mm lies in the length you want, ${fromMm}–${toMm} mm.`
+        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${lengthMm < fromMm && workingLengthMm(blade) >= fromMm ? `; flat enough to work like ${Math.round(workingLengthMm(blade))} mm` : ''}.`,
+    );
+  }
+  const top = over[0];
+  const prepared = top && bench.tasks[top.index];
+  if (top && prepared) {
+    const parts = explain(blade, prepared, bench.cooks).parts.filter(
+      (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id),
+    );
+    const best = parts.sort((a, b) => b.weight - a.weight)[0];
+    if (best) sentences.push(`${top.load.task.name}: ${best.why.charAt(0).toLowerCase()}${best.why.slice(1)}`);
+  }
+  if (step.action === 'sharpen' || step.action === 'repair')
+    sentences.push('It is already yours: putting the edge right costs little and gives this back.');
+  if (step.offer) sentences.push(step.offer);
+  if (step.action === 'buy') sentences.push(...steelWords(bench, step));
+  return sentences;
+}
+
+/** What a step adds against what it is paid, here. */
+function worthWords(
+  { problem: { scale }, kitchen: { currency } }: Workbench,
+  step: Candidate,
+  gain: number,
+  priceMinor: number,
+): string[] {
+  if (step.inSet) return [];
+  const keep = step.action === 'buy' || step.action === 'tool' ? scale.keepMinor : 0;
+  const points = 100 * gain;
+  const paid = (priceMinor + keep) / scale.pointMinor;
+  return [
+    `Adds ${points.toFixed(1)} points for ${showMoney(priceMinor, currency)}: ${points >= paid ? 'worth it here' : 'taken for what it rescues or what was asked for'}, where a point is worth ${showMoney(scale.pointMinor, currency)}.`,
+  ];
+}
+
+const TELLING = new Set(['reach', 'span', 'contact', 'motion', 'in-hand', 'tip', 'crust', 'flex', 'clearance']);
+
+function steelWords(bench: Workbench, step: Candidate): string[] {
+  const blade = step.blade;
+  if (!blade) return [];
+  const { steel } = blade;
+  const words = [`${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lower(steel.note)}`];
+  if (blade.reactivity > 0.3 && bench.kitchen.habits.upkeep !== 'wipes-during')
+    words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
+  if (step.regrindMinor)
+    words.push(
+      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, bench.kitchen.currency)}.`,
+    );
+  return words;
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,0 +1,35 @@
+import { SCORE_WORDS, GUIDANCE } from '../../constants';
+import type { Plan } from '../../formats/planFile';
+import { showMoney } from '../../money/currency';
+import { bestScores } from './buyingOrder';
+import type { Candidate } from '../candidates/candidate';
+import { lowerFirst, round } from './step';
+import type { Workbench } from '../context/planningContext';
+
+/** Unserved tasks shown. */
+const UNSERVED_SHOWN = 8;
+
+export function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved'] {
+  const best = bestScores(bench, steps);
+  const { currency } = bench.kitchen;
+  return bench.loads
+    .map((load, t) => ({ load, t, score: best[t] ?? 0 }))
+    .filter(({ load, score }) => load.weight > 0 && score < SCORE_WORDS.manages.value)
+    .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
+    .slice(0, UNSERVED_SHOWN)
+    .map(({ load, t, score }) => {
+      const cure = [...bench.problem.candidates, ...bench.buyable]
+        .filter((c) => (c.scores[t] ?? 0) >= Math.max(SCORE_WORDS.manages.value, score + GUIDANCE.cureAdds.value))
+        .sort((a, b) => a.priceMinor - b.priceMinor || (a.id < b.id ? -1 : 1))[0];
+      const way = cure
+        ? `the cheapest way is ${cure.tool ? `a ${lowerFirst(cure.tool.name)}` : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
+        : 'nothing in the catalogue does it well for this cook';
+      const rare = load.occasional ? ' Done so seldom, borrowing or a workaround may do.' : '';
+      return {
+        task: load.task.id,
+        minutesPerWeek: round(load.minutesPerWeek, 1),
+        score: Math.round(score),
+        why: `${score < 1 ? 'Nothing here may do it' : `The best here scores ${Math.round(score)}`}; ${way}.${rare}`,
+      };
+    });
+}

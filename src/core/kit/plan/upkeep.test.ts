@@ -1,0 +1,69 @@
+import { describe, expect, test } from 'vitest';
+import { shippedModels } from '../../../../data/models';
+import { reference } from '../../../../data/reference';
+import type { KitchenFile } from '../../formats/kitchenFile';
+import { kitSteps, perStep } from '../../formats/planFile';
+import { fileOf } from '../../testing/trade';
+import { bought } from '../../kitchen/changes';
+import { planKitchen } from './planKitchen';
+
+const plan = (file: Partial<KitchenFile>, perturbed = 0) =>
+  planKitchen(fileOf(file), reference, shippedModels, { perturbed });
+const upkeep = (file: Partial<KitchenFile>) => plan(file).steps.filter((s) => s.upkeep);
+
+const money = { total: 300 };
+
+describe('what keeps the kit', () => {
+  test('nothing where nothing is wanted, and coverage is the same with it and without', () => {
+    expect(upkeep({ budget: money })).toEqual([]);
+    const kept = { budget: money, habits: { honing: 'steel', sharpening: 'stones', storage: 'loose' } } as const;
+    const with_ = plan(kept);
+    const bare = plan({ ...kept, limits: { never: ['honing-steel', 'honing-ceramic', 'stone-medium', 'guard'] } });
+    expect(with_.steps.filter((s) => s.upkeep)).toHaveLength(3);
+    expect(with_.coverage).toEqual(bare.coverage);
+    expect(with_.spent).toBeGreaterThan(bare.spent);
+    expect(with_.spent).toBeCloseTo(
+      with_.steps.reduce((sum, s) => sum + s.price, 0),
+      6,
+    );
+  });
+
+  test('a glass board gives way before any knife; guards count the knives; bought, both are settled', () => {
+    const file = fileOf({ budget: money, board: { material: 'glass' }, habits: { storage: 'loose' } });
+    const { steps } = plan(file);
+    expect(steps[0]).toMatchObject({ type: 'board', need: 'need', order: 1 });
+    const knives = steps.filter((s) => s.action === 'buy').length;
+    expect(steps[1]).toMatchObject({ type: 'guard', need: 'need', price: 5 * knives });
+    const settled = steps.slice(0, 2).reduce((f, step) => bought(f, step, '2026-03-04'), file);
+    expect([settled.board?.material, settled.habits?.storage]).toEqual(['wood', 'guards']);
+    expect(upkeep(settled)).toEqual([]);
+  });
+
+  test('the honing tool suits the steel: never a grooved steel on a hard edge, none for teeth alone', () => {
+    const honing = (steel: 'soft-stainless' | 'hard-stainless') =>
+      upkeep({ budget: { total: 400 }, habits: { honing: 'steel' }, limits: { steel } }).map((s) => s.type);
+    expect(honing('soft-stainless')).toEqual(['honing-steel']);
+    expect(honing('hard-stainless')).toEqual(['honing-ceramic']);
+    expect(upkeep({ budget: money, habits: { honing: 'strop' } }).map((s) => s.type)).toEqual(['strop']);
+    expect(upkeep({ budget: money, habits: { honing: 'steel' }, tools: ['honing-steel', 'honing-ceramic'] })).toEqual(
+      [],
+    );
+  });
+
+  test('it takes no money from knives, and how sure a step is stands beside that step', () => {
+    const tight = {
+      budget: { total: 60 },
+      board: { material: 'glass' as const },
+      habits: { storage: 'loose' as const },
+    };
+    const p = plan(tight, 4);
+    expect(p.spent).toBeLessThanOrEqual(60);
+    // the board comes before any knife, and the knives get what it leaves
+    expect(p.steps[0]).toMatchObject({ type: 'board', price: 39 });
+    expect(p.coverage).toEqual(plan({ ...tight, limits: { never: ['guard'] } }).coverage);
+    const wide = plan({ ...tight, budget: money }, 4);
+    for (const step of wide.steps) expect(step.stays === null).toBe(step.upkeep === true);
+    expect(perStep(wide, ['a', 'b']).slice(0, 4)).toEqual([null, null, 'a', 'b']);
+    expect(kitSteps(wide)).toEqual(wide.steps.slice(2));
+  });
+});

@@ -1,0 +1,81 @@
+import { EDGE } from '../../constants';
+import type { Tool } from '../../cutting/dish';
+import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import type { Workbench } from '../context/planningContext';
+
+/** A thing that cuts nothing but keeps the kit: bought with what the knives leave. */
+export interface Upkeep {
+  tool: Tool;
+  priceMinor: number;
+  /** Before any knife, or with what is left over. */
+  need: boolean;
+  why: string;
+}
+
+/**
+ * What the kit needs to last: a board that spares edges, guards where knives lie loose, the honing tool that suits the steel for who hones, a
+ * stone for who sharpens. Nothing that is owned or excluded, and no more than the money left reaches, needs first.
+ */
+export function upkeepFor(
+  { kitchen, reference, owned, boardMinor }: Workbench,
+  steps: readonly Candidate[],
+  leftMinor: number,
+): Upkeep[] {
+  const { habits, tools, limits, currency } = kitchen;
+  const kept = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.blade);
+  const blades = [...kept, ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [s.blade] : []))];
+  const plain = blades.filter((b) => !b.serrated && b.steel.easeOfSharpening > 0);
+  const hardest = Math.max(0, ...plain.map((b) => b.hardness));
+  const wanted: { id: string; need: boolean; why: string; count?: number }[] = [];
+  if (habits.storage === 'loose' && !tools.includes('drawer-tray') && blades.length > 0)
+    wanted.push({
+      id: 'guard',
+      need: true,
+      count: blades.length,
+      why: `One for each of ${blades.length}: loose in a drawer edges knock dull and hands reach in blind.`,
+    });
+  if (habits.honing !== 'none' && plain.length > 0)
+    wanted.push({
+      id:
+        habits.honing === 'strop'
+          ? 'strop'
+          : hardest >= EDGE.honing.hardFrom.value || habits.honing === 'ceramic'
+            ? 'honing-ceramic'
+            : 'honing-steel',
+      need: false,
+      why:
+        hardest >= EDGE.honing.hardFrom.value
+          ? `Up to ${Math.round(hardest)} HRC here: fine ceramic or a strop between sharpenings, never a grooved steel.`
+          : 'Keeps the edge between sharpenings; soft steel takes it well.',
+    });
+  if (habits.sharpening === 'stones' && plain.length > 0)
+    wanted.push({
+      id: 'stone-medium',
+      need: false,
+      why: 'You sharpen yourself: a medium stone does most of it, coarse only for damage. On a wet cloth, slowly, edge away at rest.',
+    });
+  let left = leftMinor;
+  const board = reference.tools.get('board');
+  // its price was put aside before anything else
+  const first: Upkeep[] =
+    boardMinor > 0 && board
+      ? [
+          {
+            tool: board,
+            priceMinor: boardMinor,
+            need: true,
+            why: 'Glass and stone ruin every edge within days: wood comes before any knife.',
+          },
+        ]
+      : [];
+  const rest = wanted.flatMap(({ id, need, why, count = 1 }) => {
+    const tool = reference.tools.get(id);
+    if (!tool || tools.includes(id) || limits.never.includes(id)) return [];
+    const priceMinor = count * convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, currency);
+    if (priceMinor > left) return [];
+    left -= priceMinor;
+    return [{ tool, priceMinor, need, why }];
+  });
+  return [...first, ...rest];
+}

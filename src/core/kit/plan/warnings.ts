@@ -1,0 +1,98 @@
+import { GUIDANCE } from '../../constants';
+import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import { isAllRound } from '../candidates/kinds';
+import { minutesServed } from './assignment';
+import type { Workbench } from '../context/planningContext';
+
+/** What must be said beside a plan: habits that ruin knives, work that can hurt, money oddly spent. */
+export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet: number): string[] {
+  const { kitchen, loads } = bench;
+  const warnings: string[] = [];
+  const { habits, board } = kitchen;
+  if (habits.dishwasher)
+    warnings.push(
+      'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
+    );
+  if (bench.boardMinor > 0 || board.material === 'glass' || board.material === 'stone')
+    warnings.push('A glass or stone board ruins every edge within days: get a wooden or rubber one before any knife.');
+  if (habits.upkeep === 'leaves-wet')
+    warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
+  if (habits.storage === 'loose')
+    warnings.push(
+      'Loose in a drawer is no place for knives: edges knock dull and hands reach in blind. Guards or a tray come first.',
+    );
+  if (habits.roughUse)
+    warnings.push(
+      'Shared, dropped and borrowed knives do not last: nothing dear or brittle is worth buying for this use.',
+    );
+  for (const { task } of loads) if (task.instead) warnings.push(`${task.name}: ${task.instead}`);
+  const does = (id: string) => loads.some(({ task }) => task.id === id);
+  if (does('oyster-open'))
+    warnings.push('Oysters: folded cloth or cut-resistant glove, hinge first, short push; only an oyster knife.');
+  if (does('soft-fruit-with-child')) warnings.push('Children: a seated adult beside them, a blunt tip and soft food.');
+  if (does('avocado-halve') || does('stone-fruit-halve'))
+    warnings.push('Halve avocados and stone fruit on the board; lift the stone out with a spoon, never strike it.');
+  if (loads.some(({ task }) => task.motions[0] === 'cleave' && !task.instead))
+    warnings.push('Cleaving: board on a firm surface, eyes clear, free hand away, no swing from the shoulder.');
+  if (loads.some(({ task }) => task.group === 'Raw meat and poultry' || task.group === 'Fish and shellfish'))
+    warnings.push(
+      'Raw meat, poultry and fish: a separate board and knife, or wash between; follow your local food-safety authority.',
+    );
+  const missing = askedInVain(bench, steps);
+  const without = Math.max(unmet, missing.length);
+  if (without > 0)
+    warnings.push(
+      `${without === 1 ? 'One knife that was asked for is' : `${without} knives that were asked for are`} not to be had within the budget and limits${missing.length > 0 ? ` (${missing.join(', ')})` : ''}; the plan does without.`,
+    );
+  return [...warnings, ...moneyWarnings(bench, steps)];
+}
+
+/** Names of what was asked for and is neither owned nor bought. */
+function askedInVain({ kitchen, models, reference }: Workbench, steps: readonly Candidate[]): string[] {
+  const bought = steps.filter((s) => s.action === 'buy');
+  return kitchen.limits.must
+    .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
+    .filter((id) => !bought.some((s) => s.id === id || s.type?.id === id))
+    .map((id) => reference.types.get(id)?.name ?? models.find((m) => m.id === id)?.name ?? id);
+}
+
+function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] {
+  const { kitchen } = bench;
+  const money = (minor: number) => showMoney(minor, kitchen.currency);
+  const bought = steps.filter((s) => s.action === 'buy');
+  const owns = bench.owned.some(({ type }) => isAllRound(type));
+  const main = bought.filter((s) => isAllRound(s.type)).reduce((most, s) => Math.max(most, s.priceMinor), 0);
+  const total = bought.reduce((sum, s) => sum + s.priceMinor, 0);
+  const warnings: string[] = [];
+  if (main === 0 && !owns)
+    warnings.push(
+      'Nothing here is a general knife: the budget or the limits leave none that suits. Raise one of them.',
+    );
+  // several cooks share the money among several main knives
+  const generals = bought.filter((s) => isAllRound(s.type)).length;
+  if (main > 0 && bought.length > 1 && generals === 1 && main < GUIDANCE.mainLeast.value * total)
+    warnings.push(
+      `The main knife takes ${money(main)} of the ${money(total)} for knives; about half is usual. Here other work asks for blades of its own, and a dearer main knife would add less than its price.`,
+    );
+  const serrated = bought
+    .filter((s) => s.type?.role === 'serrated')
+    .reduce((most, s) => Math.max(most, s.priceMinor), 0);
+  if (main > 0 && serrated > GUIDANCE.serratedMost.value * total && serrated > main / 2)
+    warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
+  const dear = convertMinor(GUIDANCE.dearForRareEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency);
+  const minutes = minutesServed(bench, steps);
+  steps.forEach(({ action, blade, priceMinor }, i) => {
+    const aMonth = ((minutes[i] ?? 0) * 52) / 12;
+    if (action === 'buy' && blade && priceMinor > dear && aMonth < GUIDANCE.rareMinutes.value)
+      warnings.push(
+        `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
+      );
+  });
+  if (
+    kitchen.habits.roughUse &&
+    main > convertMinor(GUIDANCE.dearForRoughEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency)
+  )
+    warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
+  return warnings;
+}

@@ -1,0 +1,63 @@
+import { ExactSearch, type Proof } from './exact';
+import { affordable, asserted, type Choice, type Problem } from './problem';
+import { Chooser } from './greedy';
+import { withRescues } from './rescuing';
+
+/** How hard to look: nodes of the exact search behind a first filling. */
+export interface Effort {
+  nodes: number;
+  /** Subgradient steps at the root; as many as a proof takes where it is not said. */
+  rootSteps?: number;
+}
+
+/** For plans made again by the hundred. */
+export const ROUGH: Effort = { nodes: 0 };
+
+/** Answers within a frame. */
+export const QUICK: Effort = { nodes: 40, rootSteps: 60 };
+
+export const THOROUGH: Effort = { nodes: 1000 };
+
+export interface Chosen {
+  choice: Choice;
+  /** Worth of the choice, coverage less what is paid. */
+  worth: number;
+  /** Required places the budget could not fill. */
+  unmet: number;
+}
+
+/**
+ * The better of filling by gain and by gain for money, exchanged until nothing improves, from nothing and from a kindred kit; `kindredOnly`:
+ * from that alone where the money reaches it.
+ */
+function filled(chooser: Chooser, seed: readonly string[], kindredOnly: boolean): Choice {
+  const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
+  const starts = [...(seeded && kindredOnly ? [] : [chooser.empty()]), ...(seeded ? [seeded] : [])];
+  return starts
+    .flatMap((start) =>
+      (chooser.isLimited ? [false, true] : [false]).map((byMoney) =>
+        chooser.exchange(chooser.fill(new Int32Array(start), byMoney)),
+      ),
+    )
+    .map((choice) => ({ choice, worth: chooser.worth(choice) }))
+    .reduce((best, each) => (each.worth > best.worth ? each : best)).choice;
+}
+
+/**
+ * The kit of greatest worth as far as a filling and the first nodes of an exact search find it, or the kit of a search that has been made.
+ * `seed`: candidates, by id, of a kindred kit to start from as well, or, with no nodes, alone. Deterministic.
+ */
+export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: readonly string[] = []): Chosen {
+  const { problem, unmet } = affordable(whole);
+  const chooser = new Chooser(problem);
+  const told = (found: Choice): Chosen => {
+    const choice = withRescues(problem, found);
+    return asserted(problem, { choice, worth: chooser.worth(choice), unmet });
+  };
+  if (proof) return told(proof.choice);
+  const first = filled(chooser, seed, effort.nodes === 0);
+  if (effort.nodes === 0) return told(first);
+  const search = new ExactSearch(problem, first, undefined, undefined, effort.rootSteps);
+  search.step(effort.nodes);
+  return told(search.proof().choice);
+}

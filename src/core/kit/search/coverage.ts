@@ -1,0 +1,15 @@
+import type { Candidate } from '../candidates/candidate';
+import type { Problem, Choice } from './problem';
+import { loadKit, KitValue } from './value';
+
+/** The candidates of a choice. */
+export const kitOf = ({ candidates }: Pick<Problem, 'candidates'>, choice: Choice): Candidate[] =>
+  [...choice].flatMap((index) => (index >= 0 ? (candidates[index] ?? []) : []));
+/** What is owned and some steps truly cover, 0–1: with all they do, and without what rescued work weighs in the choice. */
+export function coverageOfKit(
+  { demand, owned, given }: Pick<Problem, 'demand' | 'owned' | 'given'>,
+  steps: readonly Candidate[],
+  rowsOf: (step: Candidate) => Float64Array = (step) => step.rows,
+): number {
+  return Math.min(1, loadKit(new KitValue(demand), { owned, given }, steps, rowsOf).value(false));
+}

@@ -1,0 +1,298 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { shippedModels } from '../../../../data/models';
+import { reference } from '../../../../data/reference';
+import { readKitchenFile } from '../../formats/kitchenFile';
+import { asProgram, bestByProgram } from '../../testing/mip';
+import { benchOf, fileOf } from '../../testing/trade';
+import type { Candidate } from '../candidates/candidate';
+import { chooseKit, QUICK, ROUGH } from './choose';
+import { Chooser } from './greedy';
+import { affordable, isFeasible, type Problem } from './problem';
+import { ExactSearch } from './exact';
+import { offersFor } from '../offers/offers';
+import { seeded } from '../robustness/random';
+import { bestOfEverySize, proveBest } from '../offers/prove';
+import type { State } from '../demand/types';
+import { knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
+import { layOut } from '../context/planningContext';
+
+const AGREES = 1e-6;
+type Random = () => number;
+
+const below = (random: Random, n: number) => Math.floor(random() * n);
+
+function oneOf<T>(random: Random, from: readonly T[]): T {
+  const one = from[below(random, from.length)];
+  if (one === undefined) throw new Error('nothing to choose from');
+  return one;
+}
+
+const types = [...reference.types.values()];
+
+function candidate(
+  id: string,
+  rows: Float64Array,
+  priceMinor: number,
+  owned: number | null = null,
+  type: Candidate['type'] = null,
+): Candidate {
+  const action = owned === null ? ('buy' as const) : ('sharpen' as const);
+  return {
+    id,
+    action,
+    type,
+    blade: null,
+    tool: null,
+    owned,
+    priceMinor,
+    scores: rows,
+    rows,
+    counted: rows,
+    edge: null,
+  };
+}
+
+/** Moments at a task: one or several alike, whose knives count less one after another, or two people of different hands. */
+function anyStates(random: Random, T: number, weight: (t: number) => number): State[] {
+  return Array.from({ length: T }, (_, t): State[] => {
+    const w = weight(t);
+    if (w <= 0) return [];
+    const rescue: State[] =
+      random() < 0.3 ? [{ task: t, same: true, rescue: true, roles: [{ column: t, weight: 0.1 }] }] : [];
+    if (random() < 0.3 && T > 2) {
+      const roles = [t, (t + 1) % T].map((column) => ({ column, weight: w / 2 }));
+      return [{ task: t, same: false, rescue: false, roles }, ...rescue];
+    }
+    const count = 1 + below(random, 4);
+    const falling = Array.from({ length: count }, (_, k) => w / (k + 1));
+    const sum = falling.reduce((a, b) => a + b, 0);
+    const roles = falling.map((each) => ({ column: t, weight: (each * w) / sum }));
+    return [{ task: t, same: true, rescue: false, roles }, ...rescue];
+  }).flat();
+}
+
+/** A problem of no kitchen in particular. `alike` makes families of near-equal knives, where bounds have the least to go by. */
+function anyProblem(seed: number, alike: boolean): Problem {
+  const random = seeded(seed);
+  const T = 2 + below(random, 7);
+  const family = Array.from({ length: 3 }, () => Float64Array.from({ length: T }, random));
+  const row = (i: number) =>
+    Float64Array.from({ length: T }, (_, t) =>
+      alike
+        ? Math.min(1, Math.max(0, (family[i % 3]?.[t] ?? 0) + 0.06 * (random() - 0.5)))
+        : Math.max(0, random() * 1.5 - 0.5),
+    );
+  const n = 3 + below(random, alike ? 10 : 8);
+  const knives = Array.from({ length: n }, (_, i) =>
+    candidate(
+      `k${i}`,
+      row(i),
+      100 + below(random, 900),
+      null,
+      random() < 0.7 ? oneOf(random, types.slice(0, 12)) : null,
+    ),
+  );
+  const owned = Array.from({ length: below(random, 3) }, (_, i): Float64Array => row(i).map((f) => f * 0.6));
+  const care = owned.flatMap((dull, i) =>
+    random() < 0.7
+      ? [
+          candidate(
+            `s${i}`,
+            dull.map((f) => f / 0.6),
+            10 + below(random, 90),
+            i,
+          ),
+        ]
+      : [],
+  );
+  const candidates = [...knives, ...care];
+  const open = knives.map((_, i) => i);
+  const half = open.filter((i) => i % 2 === 0);
+  const required = random() < 0.3 ? [{ fits: half, required: true }] : [];
+  const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
+  return {
+    demand: {
+      columns: T,
+      states: anyStates(random, T, () => (random() < 0.1 ? 0 : (0.05 + random()) / T)),
+      weights: new Float64Array(T),
+      total: 1,
+    },
+    owned: owned.map((rows) => ({ rows })),
+    given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
+    candidates,
+    places: [...required, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
+    budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
+    scale: {
+      pointMinor: 20 + below(random, 200),
+      keepMinor: below(random, 2) * 60,
+      inNumbers: random() < 0.2,
+      alone: random() < 0.5,
+    },
+  };
+}
+
+function solved(problem: Problem) {
+  const search = new ExactSearch(problem, startingKit(problem, []));
+  while (!search.step(100));
+  return search.proof();
+}
+
+/** The kit keeps the budget and the places, and is worth what is said. */
+function holds(problem: Problem, proof: ReturnType<typeof solved>) {
+  const chooser = new Chooser(problem);
+  expect(chooser.worth(proof.choice)).toBeCloseTo(proof.value, 9);
+  expect(isFeasible(problem, proof.choice)).toBe(true);
+  expect(proof.value).toBeLessThanOrEqual(proof.bound + AGREES);
+}
+
+describe('the best kit by bound and branch is the best kit by a general solver', () => {
+  for (const { name, count, alike, from } of [
+    { name: 'problems of chance, with copies, care, budgets and required places', count: 210, alike: false, from: 1 },
+    { name: 'families of near-equal knives', count: 90, alike: true, from: 5000 },
+  ])
+    test(`${count} ${name}`, () => {
+      let nodes = 0;
+      for (let seed = from; seed < from + count; seed++) {
+        const { problem } = affordable(anyProblem(seed, alike));
+        const best = bestByProgram(asProgram(problem));
+        const proof = solved(problem);
+        nodes += proof.nodes;
+        expect(proof.proven, `seed ${seed}`).toBe(true);
+        expect(proof.value - (best ?? NaN), `seed ${seed}`).toBeCloseTo(0, 6);
+        holds(problem, proof);
+      }
+      console.log(`${count} ${name}: all agree, ${nodes} nodes`);
+    });
+
+  const folder = new URL('../../../data/kitchens/', import.meta.url);
+  const kitchens = readdirSync(folder).map((name) =>
+    readKitchenFile(JSON.parse(readFileSync(new URL(name, folder), 'utf8'))),
+  );
+  test('kitchens as they are, with other money, other cooks and things owned', () => {
+    const drawer = [
+      { type: 'chef', condition: 'dull' as const },
+      { type: 'paring', condition: 'chipped' as const },
+    ];
+    const variants = kitchens.flatMap((kitchen) => [
+      kitchen,
+      { ...kitchen, budget: { total: 120 }, owned: drawer },
+      { ...kitchen, budget: { total: null }, cooksAtOnce: 2, limits: { maxKnives: 8 } },
+      { ...kitchen, budget: { total: 400 }, limits: { maxKnives: 8, must: ['bread', 'petty'] } },
+    ]);
+    let tried = 0;
+    for (const kitchen of variants) {
+      const { problem } = benchOf(kitchen);
+      // a third of the catalogue, another third each time, so that the general solver is done in reasonable time
+      const thinned = problem.places.map(({ fits, required }) => ({
+        fits: fits.length > 12 ? fits.filter((i) => i % 3 === tried % 3) : fits,
+        required,
+      }));
+      for (const size of [3, 6]) {
+        const part = ofSize({ ...problem, places: thinned }, size);
+        const best = bestByProgram(asProgram(part));
+        const proof = solved(part);
+        tried++;
+        if (best === null) continue;
+        expect(proof.proven).toBe(true);
+        expect(Math.abs(proof.value - best)).toBeLessThan(AGREES);
+        holds(part, proof);
+      }
+    }
+    expect(tried).toBeGreaterThanOrEqual(20);
+  });
+});
+
+test('a quick answer keeps every rule and is never worth more than what is proven', () => {
+  for (let seed = 9000; seed < 9120; seed++) {
+    const { problem } = affordable(anyProblem(seed, seed % 2 === 0));
+    const { value } = solved(problem);
+    for (const effort of [ROUGH, QUICK]) {
+      const { choice, worth } = chooseKit(problem, effort);
+      expect(isFeasible(problem, choice)).toBe(true);
+      expect(worth, `seed ${seed}`).toBeLessThanOrEqual(value + AGREES);
+    }
+  }
+});
+
+test('what breaks a rule is told', () => {
+  const { problem } = affordable(anyProblem(3, false));
+  const empty = new Chooser(problem).empty();
+  expect(isFeasible({ ...problem, places: [{ fits: [0], required: true }] }, Int32Array.from([-1]))).toBe(false);
+  expect(isFeasible({ ...problem, places: [{ fits: [0], required: false }] }, Int32Array.from([1]))).toBe(false);
+  expect(
+    isFeasible({ ...problem, places: [{ fits: [0], required: true }], budgetMinor: 1 }, Int32Array.from([0])),
+  ).toBe(false);
+  expect(isFeasible(problem, empty.slice(1))).toBe(false);
+});
+
+test('offers are in the proof: the best kit with sets and volume prices is the general solver’s', () => {
+  const random = seeded(77);
+  let helped = 0;
+  let tried = 0;
+  for (let k = 0; k < 48; k++) {
+    // a fifth of the catalogue, another fifth each time, with sets and a maker's basket of chance
+    const models = shippedModels.filter((_, i) => i % 5 === k % 5);
+    const sets = Array.from({ length: 4 }, (_, b) => {
+      const pieces = new Set(Array.from({ length: 2 + below(random, 3) }, () => oneOf(random, models)));
+      const singly = [...pieces].reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+      return {
+        id: `set-${b}`,
+        name: 'Set',
+        maker: 'Oskavel',
+        pieces: [...pieces].map(({ id }) => id),
+        priceMinor: Math.round(singly * (0.15 + random() / 2)),
+      };
+    });
+    const volumes = [{ maker: oneOf(random, models).maker, from: 2, off: 0.15 + random() / 3 }];
+    const bench = layOut(
+      fileOf({
+        cooking: { cuisines: [{ id: oneOf(random, [...reference.cuisines.keys()]) }] },
+        budget: { total: 60 + below(random, 240) },
+        limits: { maxKnives: 2 + below(random, 5), must: k % 3 === 0 ? ['paring'] : [] },
+      }),
+      { ...reference, sets: new Map(sets.map((set) => [set.id, set])), volumes },
+      models,
+    );
+    if (affordable(bench.problem).unmet > 0) continue;
+    const { proof, on } = toTheEnd(proveBest(bench));
+    const best = bestByProgram(asProgram(bench.problem, offersFor(bench)));
+    expect(proof.proven).toBe(true);
+    expect(Math.abs(proof.value - (best ?? NaN)), `kitchen ${k}`).toBeLessThan(AGREES);
+    holds(on.problem, proof);
+    tried++;
+    if (on !== bench) helped++;
+  }
+  console.log(`${tried} kitchens with offers: all agree; an offer is taken in ${helped}`);
+  expect(tried).toBeGreaterThan(25);
+  expect(helped).toBeGreaterThan(5);
+}, 60_000);
+
+test('every size is proven, and more knives never make it worse', () => {
+  for (const total of [60, 150, 400]) {
+    const bench = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
+    const told = [...bestOfEverySize(bench)];
+    for (const state of told) expect(state.map((s) => s.size)).toEqual(state.map((_, i) => i + 1));
+    const sizes = told.at(-1) ?? [];
+    expect(sizes.map((s) => s.size)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+    sizes.forEach((s, i) => {
+      expect(s.proven).toBe(true);
+      expect(s.priceMinor).toBeLessThanOrEqual(bench.problem.budgetMinor);
+      expect(s.value).toBeGreaterThanOrEqual((sizes[i - 1]?.value ?? 0) - AGREES);
+    });
+  }
+});
+
+test('stopped early it gives the best it has and a gap that holds; run again it gives the same', () => {
+  const { problem } = benchOf({ budget: { total: 300 }, limits: { maxKnives: 6 } });
+  const seed = new Chooser(problem).empty();
+  const stopped = new ExactSearch(problem, seed);
+  stopped.step(2);
+  const early = stopped.proof();
+  const full = solved(problem);
+  expect(early.bound).toBeGreaterThanOrEqual(full.value - AGREES);
+  expect(early.bound - early.value).toBeCloseTo(early.gap, 9);
+  expect(early.value).toBeLessThanOrEqual(full.value + AGREES);
+  expect([...solved(problem).choice]).toEqual([...full.choice]);
+  expect(knifePlaces(problem)).toBe(6);
+});

@@ -1,0 +1,241 @@
+import type { Candidate } from '../candidates/candidate';
+import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
+import { KitValue, loadKit } from './value';
+import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
+
+/** What fills a place best: its worth, by itself or for its money, and its net gain. */
+interface Best {
+  index: number;
+  worth: number;
+  net: number;
+}
+
+export const countedRows = ({ counted }: Candidate) => counted;
+
+export class Chooser {
+  private readonly kit: KitValue;
+  /** For what is only tried beside it. */
+  private readonly spare: KitValue;
+  private readonly prices: Float64Array;
+  private readonly costs: Float64Array;
+  private readonly surcharges: Float64Array;
+  private readonly kinds: (string | null)[];
+  /** Kinds of work by number, −1 for none, and the largest surcharge of each in the choice at hand. */
+  private readonly kindOf: Int32Array;
+  private readonly beside: Float64Array;
+
+  constructor(private readonly problem: Problem) {
+    const { candidates, scale, demand } = problem;
+    this.kit = new KitValue(demand);
+    this.spare = new KitValue(demand);
+    this.prices = new Float64Array(candidates.map((c) => c.priceMinor));
+    this.costs = new Float64Array(candidates.map((c) => costOf(c, scale)));
+    this.kinds = candidates.map(pieceKind);
+    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, scale)));
+    const numbers = new Map([...new Set(this.kinds)].map((kind, k) => [kind, k]));
+    this.kindOf = new Int32Array(this.kinds.map((kind) => (kind === null ? -1 : (numbers.get(kind) ?? -1))));
+    this.beside = new Float64Array(numbers.size);
+  }
+
+  /** Whether there is a ceiling: without one nothing is gained by looking for the most for the money. */
+  get isLimited(): boolean {
+    return Number.isFinite(this.problem.budgetMinor);
+  }
+
+  /** Loads the kit with what is owned (dull rows give way to sharpened ones) and everything chosen but one place. */
+  load(choice: Choice, without = -1, into = this.kit): KitValue {
+    const { candidates } = this.problem;
+    const steps: Candidate[] = [];
+    for (let p = 0; p < choice.length; p++) {
+      const candidate = p === without ? undefined : candidates[choice[p] ?? -1];
+      if (candidate) steps.push(candidate);
+    }
+    return loadKit(into, this.problem, steps, countedRows);
+  }
+
+  /** What a choice covers, with rescued work as the choice weighs it. */
+  value(choice: Choice): number {
+    return this.load(choice).value();
+  }
+
+  /** What a choice is paid, coverage. */
+  cost(choice: Choice): number {
+    return costOfKit(choice, this.costs, this.kinds, this.surcharges);
+  }
+
+  /** Worth of a choice: what it covers less what it is paid. */
+  worth(choice: Choice): number {
+    return this.value(choice) - this.cost(choice);
+  }
+
+  price(choice: Choice): number {
+    return priceOf(this.problem, choice);
+  }
+
+  empty(): Choice {
+    return new Int32Array(this.problem.places.length).fill(-1);
+  }
+
+  /** Money that must be kept back for required places still empty. */
+  private reserved(choice: Choice, except: number): number {
+    let sum = 0;
+    this.problem.places.forEach((place, p) => {
+      if (p !== except && place.required && (choice[p] ?? -1) < 0) sum += cheapest(this.problem, place);
+    });
+    return sum;
+  }
+
+  /** Notes what second pieces cost beside a choice without one of its places. */
+  private standBeside(choice: Choice, except: number): void {
+    const { beside, kindOf, surcharges } = this;
+    beside.fill(0);
+    for (let p = 0; p < choice.length; p++) {
+      const other = p === except ? -1 : (choice[p] ?? -1);
+      const kind = other < 0 ? -1 : (kindOf[other] ?? -1);
+      if (kind >= 0) beside[kind] = Math.max(beside[kind] ?? 0, surcharges[other] ?? 0);
+    }
+  }
+
+  /** What a candidate would cost beside the choice last noted, coverage: a little more where its kind is there already. */
+  private costOfOne(index: number): number {
+    const kind = this.kindOf[index] ?? -1;
+    const extra = kind < 0 ? 0 : Math.min(this.surcharges[index] ?? 0, this.beside[kind] ?? 0);
+    return (this.costs[index] ?? 0) + extra;
+  }
+
+  /**
+   * The best filling of one place beside the rest, by worth or by worth for money. `most`: what each candidate can come to at most; those that
+   * cannot lead are passed over, and what is found is noted there.
+   */
+  private bestFor(
+    choice: Choice,
+    place: number,
+    kit: KitValue,
+    room: number,
+    byMoney: boolean,
+    most: Float64Array,
+  ): Best {
+    const { candidates, places, scale } = this.problem;
+    const fits = places[place]?.fits ?? [];
+    const best: Best = { index: -1, worth: -Infinity, net: -Infinity };
+    this.standBeside(choice, place);
+    const look = (index: number) => {
+      const price = this.prices[index] ?? 0;
+      const c = candidates[index];
+      if (!c || price > room || (most[index] ?? 0) < best.worth) return;
+      const cost = this.costOfOne(index);
+      let gain = kit.gain(c.counted);
+      if (c.owned !== null) {
+        // putting right adds at most what the knife would add beside its dull self
+        if (gain - cost <= 0) return;
+        gain = this.careGain(choice, place, index, kit);
+      }
+      const net = gain - cost;
+      const worth = byMoney ? net / (price + scale.keepMinor) : net;
+      if (c.owned === null) most[index] = worth;
+      if (worth < best.worth || (worth === best.worth && index > best.index)) return;
+      best.index = index;
+      best.worth = worth;
+      best.net = net;
+    };
+    // the likeliest first: it spares a look at most others
+    look(fits.reduce((lead, i) => ((most[i] ?? 0) > (most[lead] ?? -Infinity) ? i : lead), -1));
+    for (const index of fits) if (index !== best.index) look(index);
+    return best;
+  }
+
+  /** What putting an owned knife right adds to what is in the kit. */
+  private careGain(choice: Choice, place: number, index: number, kit: KitValue): number {
+    const tried = choice.slice();
+    tried[place] = index;
+    return this.load(tried, -1, this.spare).value() - kit.value();
+  }
+
+  /** What a candidate in a place adds to what is in the kit. */
+  private gainOf(c: Candidate, choice: Choice, place: number, index: number, kit: KitValue): number {
+    return c.owned === null ? kit.gain(c.counted) : this.careGain(choice, place, index, kit);
+  }
+
+  /** Fills empty places one by one, required first, while that is worth its price. */
+  fill(choice: Choice, byMoney: boolean): Choice {
+    const { places, budgetMinor, candidates } = this.problem;
+    // what a candidate adds falls as the kit grows
+    const most = new Float64Array(candidates.length).fill(Infinity);
+    for (;;) {
+      const mustFill = places.some((place, p) => place.required && (choice[p] ?? -1) < 0);
+      const kit = this.load(choice);
+      const spent = this.price(choice);
+      let best = { place: -1, index: -1, worth: -Infinity, net: 0 };
+      const seen = new Set<readonly number[]>();
+      places.forEach((place, p) => {
+        if ((choice[p] ?? -1) >= 0 || (mustFill && !place.required) || seen.has(place.fits)) return;
+        seen.add(place.fits);
+        const found = this.bestFor(choice, p, kit, budgetMinor - spent - this.reserved(choice, p), byMoney, most);
+        if (found.index >= 0 && (mustFill || found.net > EPSILON) && found.worth > best.worth)
+          best = { place: p, ...found };
+      });
+      if (best.place < 0) return choice;
+      choice[best.place] = best.index;
+    }
+  }
+
+  /** What each candidate would add to a whole choice; Infinity where that is not known: what is put right stands for its dull self. */
+  private gainsBeside(choice: Choice): Float64Array {
+    const kit = this.load(choice);
+    return new Float64Array(this.problem.candidates.map((c) => (c.owned === null ? kit.gain(c.counted) : Infinity)));
+  }
+
+  /** Exchanges, empties or fills one place at a time while worth rises. */
+  exchange(choice: Choice): Choice {
+    const { candidates, budgetMinor, places } = this.problem;
+    let beside: Float64Array | null = null;
+    for (let moved = true; moved;) {
+      moved = false;
+      // equal places left empty need one look
+      const empty = new Set<readonly number[]>();
+      for (let p = 0; p < choice.length; p++) {
+        const place = places[p];
+        const now = choice[p] ?? -1;
+        if (!place || (now < 0 && empty.has(place.fits))) continue;
+        const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
+        const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
+        const gains = (beside ??= this.gainsBeside(choice));
+        const kit = this.load(choice, p);
+        this.standBeside(choice, p);
+        const paid = now < 0 ? 0 : this.costOfOne(now);
+        const stands = candidates[now];
+        const gain = stands ? this.gainOf(stands, choice, p, now, kit) : 0;
+        const nowNet = gain - paid;
+        // beside the rest a candidate adds at most what it adds to the whole and what the one that stands here adds
+        const most = gains.map((g, i) => {
+          const net = g + gain - (this.costs[i] ?? 0);
+          return net > nowNet ? net : -Infinity;
+        });
+        const best = this.bestFor(choice, p, kit, room, false, most);
+        const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
+        const better =
+          best.index >= 0 &&
+          best.index !== now &&
+          best.net > Math.max(nowNet, place.required ? -Infinity : 0) + EPSILON;
+        if (better) choice[p] = best.index;
+        else if (emptied) choice[p] = -1;
+        if (better || emptied) {
+          moved = true;
+          beside = null;
+          empty.clear();
+        } else if (now < 0) empty.add(place.fits);
+      }
+    }
+    return choice;
+  }
+
+  /** A kindred kit, given by candidates, in its places; null where the money does not reach it. */
+  seeded(seed: readonly string[]): Choice | null {
+    const known = new Map(this.problem.candidates.map((c, i) => [c.id, i]));
+    const seeded = placed(
+      this.problem,
+      seed.flatMap((id) => known.get(id) ?? []),
+    );
+    return this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0 ? seeded : null;
+  }
+}

@@ -1,0 +1,471 @@
+import type { Choice, Problem } from './problem';
+import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
+import { KitValue, loadKit } from './value';
+import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
+
+/** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
+const MONEY_SCALE = 0.5;
+
+/** Slack where shares of the budget are summed: far below one minor unit. */
+const CENTLESS = 1e-12;
+
+/** Places that accept the same candidates, filled in any order. */
+interface PlaceClass {
+  /** Indices of the problem's places. */
+  places: number[];
+  fits: readonly number[];
+  required: boolean;
+}
+
+/** A candidate taken, and the class of places it was taken for. */
+export interface Taken {
+  candidate: number;
+  at: number;
+}
+
+/** What is decided so far: what is in for certain, and what may still come, by class of places. */
+export interface Decided {
+  taken: readonly Taken[];
+  open: readonly (readonly number[])[];
+}
+
+const NO_ROW = new Float64Array();
+
+const NOTHING: InRoles = {
+  figures: NO_ROW,
+  served: new Int32Array(),
+  pairs: new Int32Array(),
+  hands: new Int32Array(),
+  others: new Int32Array(),
+};
+
+const NOBODY: number[] = [];
+
+/** The rows that can serve a pair of roles at best: the two best for each, by index. */
+function bestTwo(rows: readonly Float64Array[], first: number): number[] {
+  const found: number[] = [];
+  for (const r of [first, first + 1]) {
+    let best = -1;
+    let second = -1;
+    for (let i = 0; i < rows.length; i++) {
+      const f = rows[i]?.[r] ?? 0;
+      if (best < 0 || f > (rows[best]?.[r] ?? 0)) {
+        second = best;
+        best = i;
+      } else if (second < 0 || f > (rows[second]?.[r] ?? 0)) second = i;
+    }
+    for (const i of [best, second]) if (i >= 0 && !found.includes(i)) found.push(i);
+  }
+  return found;
+}
+
+/** What is there in a node: the best figures of every state all of whose roles read one column, and the rows of the others. */
+interface Present {
+  tops: Float64Array;
+  there: Float64Array[];
+  /** By state: indices into `there` of what can serve in it. */
+  serving: number[][];
+}
+
+/**
+ * A problem of choice with two of its rules given a price: that each role of a state is served once, and the budget. At any prices the worth of
+ * what remains is an upper bound, and falls apart into one number a candidate, of which each class of places takes the largest. Where all roles
+ * of a state read one column, the k-th copy of a candidate serves no role before the k-th. Multipliers: one a role, one for the money, all ≥ 0;
+ * values are coverage, prices shares of the budget.
+ *
+ * `evaluate` leaves the worths, what was chosen, the least worth chosen and the slope behind until it is called again.
+ */
+export class Relaxation {
+  private readonly roles: Roles;
+  /** Every candidate as it serves the roles. */
+  private readonly rows: readonly InRoles[];
+  private readonly costs: Float64Array;
+  private readonly surcharges: Float64Array;
+  private readonly kinds: (string | null)[];
+  private readonly prices: Float64Array;
+  readonly classes: PlaceClass[];
+  private readonly already: Float64Array[];
+  private readonly limited: boolean;
+  private readonly copies: number;
+  private readonly kit: KitValue;
+  /** How far each multiplier moves for the same slope: with its role's weight, so that small roles are not shaken by large ones. */
+  readonly scale: Float64Array;
+  readonly slope: Float64Array;
+  /** Worth of each candidate as the first of its kind in the kit. */
+  readonly worth: Float64Array;
+  private readonly worthAgain: Float64Array[];
+  /** What each open candidate pays as a second piece of its kind. */
+  private readonly pays: Float64Array;
+  /** Kinds by number; −1 where a second piece costs nothing more. */
+  private readonly kindOf: Int32Array;
+  /** By kind: the largest such cost taken, the largest open one, and which open candidate is spared or stands next. */
+  private readonly levels: Float64Array;
+  private readonly largest: Float64Array;
+  private readonly firsts: Int32Array;
+  private readonly nexts: Int32Array;
+  chosen: (Taken & { copy: number })[] = [];
+  /** Figures compared so far, in candidates × roles: what the searching has cost. */
+  work = 0;
+  /** The least worth chosen for each class with all its places filled; 0 where some are left, Infinity where there are none. */
+  thresholds: number[] = [];
+
+  constructor(private readonly problem: Problem) {
+    const { demand, candidates } = problem;
+    this.roles = rolesOf(demand);
+    const { weights } = this.roles;
+    const R = weights.length;
+    this.kit = new KitValue(demand);
+    this.rows = candidates.map((c) => inRoles(this.roles, c.counted));
+    this.costs = new Float64Array(candidates.map((c) => costOf(c, problem.scale)));
+    this.kinds = candidates.map(pieceKind);
+    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale)));
+    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map(
+      (row) => inRoles(this.roles, row).figures,
+    );
+    this.limited = Number.isFinite(problem.budgetMinor);
+    // shares of the budget; with no money at all whatever costs anything is out of reach
+    const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
+    this.prices = new Float64Array(candidates.map((c) => (this.limited ? share(c.priceMinor) : 0)));
+    this.classes = classesOf(problem);
+    this.copies = this.roles.most;
+    this.slope = new Float64Array(R + 1);
+    this.scale = new Float64Array([...weights, MONEY_SCALE]);
+    this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
+    this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
+    this.pays = new Float64Array(candidates.length);
+    const kinds = [...new Set(this.kinds.filter((kind) => kind !== null))];
+    this.kindOf = new Int32Array(
+      this.kinds.map((kind, i) => ((this.surcharges[i] ?? 0) > 0 && kind !== null ? kinds.indexOf(kind) : -1)),
+    );
+    this.levels = new Float64Array(kinds.length);
+    this.largest = new Float64Array(kinds.length);
+    this.firsts = new Int32Array(kinds.length);
+    this.nexts = new Int32Array(kinds.length);
+  }
+
+  takenOf(choice: Choice): Taken[] {
+    return this.classes.flatMap((c, at) =>
+      c.places.flatMap((place) => {
+        const candidate = choice[place] ?? -1;
+        return candidate >= 0 ? [{ candidate, at }] : [];
+      }),
+    );
+  }
+
+  choiceOf(taken: readonly Taken[]): Choice {
+    const choice = new Int32Array(this.problem.places.length).fill(-1);
+    this.classes.forEach((c, at) => {
+      taken.filter((t) => t.at === at).forEach(({ candidate }, i) => (choice[c.places[i] ?? -1] = candidate));
+    });
+    return choice;
+  }
+
+  /** Everything open that the budget reaches at all. */
+  everything(): Decided['open'] {
+    return this.affordable(
+      this.classes.map(({ fits }) => fits),
+      [],
+    );
+  }
+
+  /** Whether the kit chosen in the last evaluation keeps the budget. */
+  keepsBudget(): boolean {
+    return (this.slope[this.roles.weights.length] ?? 0) >= -CENTLESS;
+  }
+
+  /** What is owned and taken, as it serves. A knife put right stands for its dull self. */
+  present(taken: readonly { candidate: number }[]): Present {
+    const { weights, isSame, from, states } = this.roles;
+    const tops = new Float64Array(weights.length);
+    const there: Float64Array[] = [];
+    const replaced = taken.map(({ candidate }) => this.problem.candidates[candidate]?.owned ?? null);
+    const put = (row: Float64Array) => {
+      there.push(row);
+      for (let s = 0; s < isSame.length; s++) {
+        if (isSame[s] === 0) continue;
+        const first = from[s] ?? 0;
+        // rows hold weighted figures: a knife that moves down a rank counts by that rank's weight
+        let f = row[first] ?? 0;
+        if (f <= 0) continue;
+        f /= weights[first] ?? 1;
+        for (let r = first; r < (from[s + 1] ?? 0); r++) {
+          const here = tops[r] ?? 0;
+          if (f > here) {
+            tops[r] = f;
+            f = here;
+          }
+        }
+      }
+    };
+    this.already.forEach((row, i) => {
+      if (i >= this.problem.owned.length || !replaced.includes(i)) put(row);
+    });
+    for (const { candidate } of taken) put(this.rows[candidate]?.figures ?? NO_ROW);
+    const serving = states.map(({ same }, s) => (same ? NOBODY : bestTwo(there, from[s] ?? 0)));
+    return { tops, there, serving };
+  }
+
+  /** What taken candidates are worth beside what is there: coverage less what they cost. */
+  valueOf(taken: readonly { candidate: number }[]): number {
+    const { candidates } = this.problem;
+    const steps = taken.flatMap(({ candidate }) => candidates[candidate] ?? []);
+    const kit = loadKit(this.kit, this.problem, steps, ({ counted }) => counted);
+    return kit.value() - this.costOfTaken(taken);
+  }
+
+  /** What taken candidates cost, coverage. */
+  private costOfTaken(taken: readonly { candidate: number }[]): number {
+    const indices = taken.map(({ candidate }) => candidate);
+    return costOfKit(indices, this.costs, this.kinds, this.surcharges);
+  }
+
+  /** A role's price is about what its next server in a good kit is worth: taking its best away would cost the difference. */
+  startingMultipliers(taken: readonly Taken[]): Float64Array {
+    const { weights, states, from } = this.roles;
+    const multipliers = new Float64Array(weights.length + 1);
+    const { tops, there, serving } = this.present(taken);
+    states.forEach(({ same }, s) => {
+      const end = from[s + 1] ?? 0;
+      for (let r = from[s] ?? 0; r < end; r++) {
+        if (same) {
+          const next = r === end - 1 ? (tops[r] ?? 0) : (tops[r + 1] ?? 0);
+          multipliers[r] = (weights[r] ?? 0) * (0.5 * (tops[r] ?? 0) + 0.5 * next);
+        } else multipliers[r] = 0.7 * (serving[s] ?? []).reduce((most, i) => Math.max(most, there[i]?.[r] ?? 0), 0);
+      }
+    });
+    return multipliers;
+  }
+
+  /** The relaxed worth of a node at some multipliers: an upper bound. Fills `slope`, the worths and what was chosen. */
+  evaluate(
+    node: Decided,
+    multipliers: Float64Array,
+    counted = this.count(node.taken),
+    there = this.present(node.taken),
+  ): number {
+    const { slope, prices } = this;
+    const { from, isSame, weights } = this.roles;
+    const R = weights.length;
+    const nu = this.limited ? (multipliers[R] ?? 0) : 0;
+    const left = 1 - this.spent(node.taken);
+    let bound = (this.limited ? nu * left : 0) - this.costOfTaken(node.taken);
+    slope[R] = this.limited ? left : 0;
+    for (let r = 0; r < R; r++) {
+      slope[r] = 1;
+      bound += multipliers[r] ?? 0;
+    }
+    for (let s = 0; s < isSame.length; s++) {
+      const first = from[s] ?? 0;
+      const end = from[s + 1] ?? 0;
+      if (isSame[s] === 1)
+        for (let r = first; r < end; r++) {
+          const f = there.tops[r] ?? 0;
+          if (f <= 0) break;
+          bound += this.bestTop(r, end, f, multipliers);
+        }
+      else
+        for (const i of there.serving[s] ?? []) bound += this.best(there.there[i] ?? NO_ROW, first, end, multipliers);
+    }
+    this.worthsOf(node, multipliers, counted, nu);
+    this.chosen = [];
+    this.thresholds = [];
+    this.classes.forEach((each, at) => {
+      bound += this.pick(node, each, at, counted);
+    });
+    for (const { candidate, copy } of this.chosen) {
+      slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
+      const { served, figures } = this.rows[candidate] ?? NOTHING;
+      for (const s of served) {
+        const first = (from[s] ?? 0) + (isSame[s] === 1 ? copy : 0);
+        this.best(figures, first, from[s + 1] ?? 0, multipliers);
+      }
+    }
+    return bound;
+  }
+
+  /** What a row is worth at best in the roles from `first` to `end`; the role it takes is noted in the slope. */
+  private best(row: Float64Array, first: number, end: number, multipliers: Float64Array): number {
+    let most = 0;
+    let at = -1;
+    for (let r = first; r < end; r++) {
+      const worth = (row[r] ?? 0) - (multipliers[r] ?? 0);
+      if (worth > most) {
+        most = worth;
+        at = r;
+      }
+    }
+    if (at >= 0) this.slope[at] = (this.slope[at] ?? 0) - 1;
+    return most;
+  }
+
+  /** The same for a figure that is not yet weighted by the role it takes. */
+  private bestTop(first: number, end: number, figure: number, multipliers: Float64Array): number {
+    let most = 0;
+    let at = -1;
+    for (let r = first; r < end; r++) {
+      const worth = (this.roles.weights[r] ?? 0) * figure - (multipliers[r] ?? 0);
+      if (worth > most) {
+        most = worth;
+        at = r;
+      }
+    }
+    if (at >= 0) this.slope[at] = (this.slope[at] ?? 0) - 1;
+    return most;
+  }
+
+  count(taken: readonly Taken[]): Map<number, number> {
+    const counted = new Map<number, number>();
+    for (const { candidate } of taken) counted.set(candidate, (counted.get(candidate) ?? 0) + 1);
+    return counted;
+  }
+
+  /** What each open candidate is worth at some multipliers, as the first of its kind and as each further copy. */
+  private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
+    const { rows, prices, copies } = this;
+    const byCopy = new Float64Array(copies);
+    for (const list of node.open) {
+      this.work += list.length * this.roles.weights.length;
+      for (const i of list) {
+        worthInRoles(this.roles, rows[i] ?? NOTHING, multipliers, byCopy);
+        const cost = nu * (prices[i] ?? 0) + (this.costs[i] ?? 0);
+        const had = counted.get(i) ?? 0;
+        for (let c = 0; c < copies; c++) {
+          const copy = this.worthAgain[c];
+          if (copy) copy[i] = (c + had < copies ? (byCopy[c + had] ?? 0) : 0) - cost;
+        }
+      }
+    }
+  }
+
+  /**
+   * Takes from the worths of a class what second pieces of their kinds cost. Where none of a kind is taken yet one of those chosen will be spared:
+   * at best the one whose worth without that cost is largest, or, beside it, one whose cost is larger still. `worth` keeps what each could come to.
+   */
+  private payForKinds(node: Decided, at: number): void {
+    const { levels, firsts, nexts, largest, kindOf, worth, pays } = this;
+    levels.fill(0);
+    for (const { candidate } of node.taken) {
+      const k = kindOf[candidate] ?? -1;
+      if (k >= 0) levels[k] = Math.max(levels[k] ?? 0, this.surcharges[candidate] ?? 0);
+    }
+    firsts.fill(-1);
+    nexts.fill(-1);
+    largest.fill(0);
+    const open = node.open[at] ?? [];
+    for (const i of open) {
+      const k = kindOf[i] ?? -1;
+      const extra = this.surcharges[i] ?? 0;
+      const level = k >= 0 ? (levels[k] ?? 0) : 0;
+      pays[i] = level > 0 ? Math.min(extra, level) : k >= 0 ? extra : 0;
+      if (k < 0 || level > 0) continue;
+      if (extra > (largest[k] ?? 0)) largest[k] = extra;
+      const first = firsts[k] ?? -1;
+      if (first < 0 || (worth[i] ?? 0) > (worth[first] ?? 0)) firsts[k] = i;
+    }
+    for (const i of open) {
+      const k = kindOf[i] ?? -1;
+      if (k < 0 || (levels[k] ?? 0) > 0 || firsts[k] === i) continue;
+      const next = nexts[k] ?? -1;
+      if (next < 0 || (worth[i] ?? 0) - (pays[i] ?? 0) > (worth[next] ?? 0) - (pays[next] ?? 0)) nexts[k] = i;
+    }
+  }
+
+  /** What a candidate chosen as the first of its copies comes to beside the others of its kind. */
+  private asChosen(i: number): number {
+    const worth = this.worth[i] ?? 0;
+    const pays = this.pays[i] ?? 0;
+    const k = this.kindOf[i] ?? -1;
+    if (k < 0 || (this.levels[k] ?? 0) > 0) return worth - pays;
+    const first = this.firsts[k] ?? -1;
+    if (first === i) return worth;
+    return worth - pays + (this.nexts[k] === i ? (this.largest[k] ?? 0) - (this.pays[first] ?? 0) : 0);
+  }
+
+  /** Leaves in `worth` the most each open candidate can come to, whatever of its kind is chosen beside it. */
+  private keepMost(open: readonly number[]): void {
+    for (const i of open) {
+      const k = this.kindOf[i] ?? -1;
+      const spared = k >= 0 && (this.levels[k] ?? 0) === 0 ? (this.largest[k] ?? 0) : 0;
+      this.worth[i] = Math.max(this.asChosen(i), (this.worth[i] ?? 0) - (this.pays[i] ?? 0) + spared);
+    }
+  }
+
+  /** Takes the largest worths for the places of a class that are still empty. */
+  private pick(node: Decided, each: PlaceClass, at: number, counted: Map<number, number>): number {
+    const places = this.roomFor(node.taken, at);
+    const top: { value: number; candidate: number; copy: number }[] = [];
+    const offer = (value: number, candidate: number, copy: number) => {
+      if (!each.required && value <= 0) return;
+      const last = top[places - 1];
+      if (last && value <= last.value) return;
+      let k = Math.min(top.length, places - 1);
+      while (k > 0 && (top[k - 1]?.value ?? 0) < value) k--;
+      top.splice(k, 0, { value, candidate, copy });
+      if (top.length > places) top.pop();
+    };
+    if (places > 0) {
+      this.payForKinds(node, at);
+      for (const i of node.open[at] ?? []) {
+        const had = counted.get(i) ?? 0;
+        const most = each.required ? places : Math.min(places, this.copies - had);
+        for (let c = 0; c < most; c++) {
+          const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
+          const value = c === 0 ? this.asChosen(i) : worth - (this.pays[i] ?? 0);
+          if (c > 0 && !each.required && value <= 0) break;
+          offer(value, i, Math.min(c + had, this.copies - 1));
+        }
+      }
+      this.keepMost(node.open[at] ?? []);
+    }
+    let sum = 0;
+    for (const { value, candidate, copy } of top) {
+      sum += value;
+      this.chosen.push({ candidate, at, copy });
+    }
+    if (each.required && top.length < places) sum = -Infinity;
+    const last = top[places - 1]?.value;
+    this.thresholds.push(places > 0 ? (last ?? 0) : Infinity);
+    return sum;
+  }
+
+  isComplete(taken: readonly { at: number }[]): boolean {
+    return this.classes.every((c, at) => !c.required || taken.filter((t) => t.at === at).length === c.places.length);
+  }
+
+  /** The first class with a candidate left and a place to put it; −1 where there is none. */
+  firstWithRoom({ taken, open }: Decided): number {
+    return open.findIndex((list, at) => list.length > 0 && this.roomFor(taken, at) > 0);
+  }
+
+  private roomFor(taken: readonly Taken[], at: number): number {
+    return (this.classes[at]?.places.length ?? 0) - taken.filter((t) => t.at === at).length;
+  }
+
+  private spent(taken: readonly Taken[]): number {
+    return this.limited ? taken.reduce((sum, { candidate }) => sum + (this.prices[candidate] ?? 0), 0) : 0;
+  }
+
+  /** What the money left still reaches, and no more copies than there are roles for. */
+  affordable(open: Decided['open'], taken: readonly Taken[]): Decided['open'] {
+    const left = 1 - this.spent(taken);
+    const counted = this.count(taken);
+    return open.map((list, at) =>
+      list.filter(
+        (i) =>
+          (!this.limited || (this.prices[i] ?? 0) <= left + CENTLESS) &&
+          (this.classes[at]?.required || (counted.get(i) ?? 0) < this.copies),
+      ),
+    );
+  }
+}
+
+function classesOf(problem: Problem): PlaceClass[] {
+  const classes = new Map<string, PlaceClass>();
+  problem.places.forEach(({ fits, required }, place) => {
+    const key = `${required}:${fits.join()}`;
+    const known = classes.get(key);
+    if (known) known.places.push(place);
+    else classes.set(key, { places: [place], fits, required });
+  });
+  return [...classes.values()];
+}

@@ -1,0 +1,124 @@
+import type { Demand, State } from '../demand/types';
+
+/** The roles of a demand, one after another through its states. */
+export interface Roles {
+  states: readonly State[];
+  weights: Float64Array;
+  /** First role of each state, and where the last one ends. */
+  from: Int32Array;
+  /** By state: whether all its roles read one column. */
+  isSame: Uint8Array;
+  /** Most roles in one state. */
+  most: number;
+}
+
+/** A candidate as it serves the roles. */
+export interface InRoles {
+  /** Weighted figure in each role. */
+  figures: Float64Array;
+  /** The states in which it is worth anything. */
+  served: Int32Array;
+  /** First roles of those with two roles that read one column: nearly all. */
+  pairs: Int32Array;
+  /** The same of those whose two roles read two columns: two people of different hands. */
+  hands: Int32Array;
+  /** The other states. */
+  others: Int32Array;
+}
+
+const known = new WeakMap<Demand, Roles>();
+
+const knownRows = new WeakMap<Roles, WeakMap<Float64Array, InRoles>>();
+
+export function rolesOf(demand: Demand): Roles {
+  const before = known.get(demand);
+  if (before) return before;
+  const { states } = demand;
+  const from = new Int32Array(states.length + 1);
+  states.forEach(({ roles }, s) => (from[s + 1] = (from[s] ?? 0) + roles.length));
+  const roles: Roles = {
+    states,
+    weights: new Float64Array(states.flatMap((state) => state.roles.map(({ weight }) => weight))),
+    from,
+    isSame: new Uint8Array(states.map(({ same }) => Number(same))),
+    most: Math.max(1, ...states.map((state) => state.roles.length)),
+  };
+  known.set(demand, roles);
+  return roles;
+}
+
+/** A row of a demand's columns in its roles, worked out once. */
+export function inRoles(roles: Roles, row: Float64Array): InRoles {
+  const rows = knownRows.get(roles) ?? new WeakMap<Float64Array, InRoles>();
+  knownRows.set(roles, rows);
+  const before = rows.get(row);
+  if (before) return before;
+  const figures = new Float64Array(roles.weights.length);
+  const served: number[] = [];
+  const pairs: number[] = [];
+  const hands: number[] = [];
+  const others: number[] = [];
+  roles.states.forEach((state, s) => {
+    const first = roles.from[s] ?? 0;
+    let any = false;
+    state.roles.forEach(({ column, weight }, k) => {
+      figures[first + k] = weight * (row[column] ?? 0);
+      any ||= (figures[first + k] ?? 0) > 0;
+    });
+    if (!any) return;
+    served.push(s);
+    if (state.roles.length !== 2) others.push(s);
+    else if (state.same) pairs.push(first);
+    else hands.push(first);
+  });
+  const found = {
+    figures,
+    served: new Int32Array(served),
+    pairs: new Int32Array(pairs),
+    hands: new Int32Array(hands),
+    others: new Int32Array(others),
+  };
+  rows.set(row, found);
+  return found;
+}
+
+/** What a candidate is worth in the roles at some multipliers, as the first of its copies, the second and so on: fills `byCopy`. */
+export function worthInRoles(
+  { from, isSame }: Roles,
+  { figures, pairs, hands, others }: InRoles,
+  multipliers: Float64Array,
+  byCopy: Float64Array,
+): void {
+  byCopy.fill(0);
+  let once = 0;
+  let again = 0;
+  let always = 0;
+  for (const r of pairs) {
+    const second = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
+    let most = second > 0 ? second : 0;
+    again += most;
+    const first = (figures[r] ?? 0) - (multipliers[r] ?? 0);
+    if (first > most) most = first;
+    once += most;
+  }
+  for (const r of hands) {
+    const one = (figures[r] ?? 0) - (multipliers[r] ?? 0);
+    const other = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
+    const most = one > other ? one : other;
+    if (most > 0) always += most;
+  }
+  for (const s of others) {
+    const first = from[s] ?? 0;
+    let most = 0;
+    // from the last role backwards: the best of what is still open to each copy
+    for (let r = (from[s + 1] ?? 0) - 1; r >= first; r--) {
+      const worth = (figures[r] ?? 0) - (multipliers[r] ?? 0);
+      if (worth > most) most = worth;
+      if (isSame[s] === 1) byCopy[r - first] = (byCopy[r - first] ?? 0) + most;
+    }
+    if (isSame[s] === 0) always += most;
+  }
+  byCopy[0] = (byCopy[0] ?? 0) + once;
+  if (byCopy.length > 1) byCopy[1] = (byCopy[1] ?? 0) + again;
+  if (always > 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + always;
+}

@@ -1,0 +1,120 @@
+import { WORTH } from '../../constants';
+import type { Kitchen } from '../../kitchen/kitchen';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import { isAllRound, kindOfWork } from '../candidates/kinds';
+
+/** What money is worth in a kitchen: minor units of its currency. */
+export interface MoneyScale {
+  /** What one point of coverage is paid. Above 0. */
+  pointMinor: number;
+  /** What one more thing in the drawer costs in room and care. */
+  keepMinor: number;
+  /** Several of a type are wanted as such: where three or more work at once. */
+  inNumbers: boolean;
+  /** One person at work. */
+  alone: boolean;
+}
+
+const inKitchen = (eur: number, { currency }: Pick<Kitchen, 'currency'>) =>
+  convertMinor(Math.round(100 * eur), CATALOGUE_CURRENCY, currency);
+
+/**
+ * The price of a point, minor units: what the cook says, or by the money there is: a twelfth of it up to 400 EUR, growing slower above, a
+ * fixed one without a ceiling, halved by the sparing and tripled by the generous (handbook 8.1).
+ */
+function pointPriceMinor(
+  kitchen: Pick<Kitchen, 'budgetMinor' | 'investedMinor' | 'pointMinor' | 'spend' | 'currency'>,
+): number {
+  if (kitchen.pointMinor !== null) return Math.max(1, kitchen.pointMinor);
+  const w = WORTH;
+  const factor = w.spend[kitchen.spend].value;
+  if (kitchen.budgetMinor === null) return factor * inKitchen(w.pointNoCeilingEur.value, kitchen);
+  // the whole money in euro, by the same planning rate as the prices
+  const rate = inKitchen(1000, kitchen) / 1000;
+  const eur = (kitchen.budgetMinor + kitchen.investedMinor) / rate;
+  const upTo = w.pointUpToEur.value;
+  const even = Math.min(eur, upTo) / w.pointShare.value + Math.max(0, eur - upTo) / w.pointAbove.value;
+  return Math.max(1, Math.round(factor * rate * Math.min(w.pointMostEur.value, Math.max(w.pointLeastEur.value, even))));
+}
+
+/** The scale of a kitchen's money. */
+export const moneyScale = (kitchen: Kitchen): MoneyScale => ({
+  pointMinor: pointPriceMinor(kitchen),
+  keepMinor: inKitchen(WORTH.keepEur.value, kitchen),
+  inNumbers: kitchen.cooksAtOnce > 2,
+  alone: kitchen.cooksAtOnce < 2,
+});
+
+/** What rescued weekly work weighs in the choice, coverage: the same to the sparing in money. */
+export const rescueWorth = ({ spend }: Pick<Kitchen, 'spend'>): number =>
+  WORTH.rescue.value / Math.min(1, WORTH.spend[spend].value);
+
+const isThing = ({ action }: Candidate) => action === 'buy' || action === 'tool';
+
+/**
+ * What a step costs in coverage, 0–1: price and keeping over the price of a point, and half a point at least, so that nothing is proposed that
+ * adds less. Two points at least beside an owned piece of its kind.
+ */
+export function costOf(step: Candidate, scale: MoneyScale): number {
+  const { pointMinor, keepMinor, inNumbers } = scale;
+  const point = step.isMain === true ? pointMinor * 2 : pointMinor;
+  const paid = (step.priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
+  const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
+  return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);
+}
+
+/** Where a least cost hides the price the cheaper of two is still the better: a thousandth of what the price comes to. */
+const dearer = ({ priceMinor }: Candidate, { pointMinor }: MoneyScale): number =>
+  (WORTH.dearer.value * priceMinor) / (100 * pointMinor);
+
+/** Least a second piece for one kind of work adds, coverage. */
+const leastAgain = ({ type }: Candidate): number =>
+  isAllRound(type) ? WORTH.secondGeneral.value : WORTH.secondOfType.value;
+
+/** The kind of work of which a step is a second piece where another is there, as text; null where there is none. */
+export const pieceKind = (step: Candidate): string | null => (step.action === 'buy' ? kindOfWork(step) : null);
+
+/**
+ * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: what its price leaves of the least it must add, and of
+ * all-round knives for one cook the same for each, so that a dear one does not excuse the other.
+ */
+export function surchargeOf(step: Candidate, cost: number, scale: MoneyScale): number {
+  const { inNumbers, alone } = scale;
+  if (step.action !== 'buy' || inNumbers) return 0;
+  if (alone && isAllRound(step.type)) return WORTH.secondGeneral.value - WORTH.halfPoint.value;
+  return Math.max(0, leastAgain(step) + dearer(step, scale) - cost);
+}
+
+/** Price paid and kept over the price of a point, in points: what a plan tells as paid. */
+export function pointsPaid(steps: readonly Candidate[], { pointMinor, keepMinor }: MoneyScale): number {
+  return steps.reduce((sum, s) => sum + (s.priceMinor + (isThing(s) ? keepMinor : 0)) / pointMinor, 0);
+}
+
+/** The price of a point as the decimal amount a plan tells. */
+export const pointPrice = ({ pointMinor }: MoneyScale, currency: string): number => fromMinor(pointMinor, currency);
+
+/**
+ * What a kit is paid, coverage: the costs of its candidates (by index, −1 for none) and what second pieces of their kinds cost beyond, one of
+ * each kind, that with the largest, spared.
+ */
+export function costOfKit(
+  kit: Iterable<number>,
+  costs: Float64Array,
+  kinds: readonly (string | null)[],
+  surcharges: Float64Array,
+): number {
+  let sum = 0;
+  const byKind = new Map<string, { sum: number; most: number }>();
+  for (const index of kit) {
+    if (index < 0) continue;
+    sum += costs[index] ?? 0;
+    const kind = kinds[index];
+    const extra = surcharges[index] ?? 0;
+    if (!kind || extra <= 0) continue;
+    const known = byKind.get(kind) ?? { sum: 0, most: 0 };
+    byKind.set(kind, { sum: known.sum + extra, most: Math.max(known.most, extra) });
+  }
+  for (const extra of byKind.values()) sum += extra.sum - extra.most;
+  return sum;
+}
