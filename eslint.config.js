@@ -1,5 +1,6 @@
 import astro from 'eslint-plugin-astro';
 import boundaries from 'eslint-plugin-boundaries';
+import importX from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -12,13 +13,36 @@ const LAYERS = {
   client: ['client', 'core'],
   server: ['server', 'db', 'core', 'data'],
   db: ['db', 'core'],
-  core: ['core'],
   data: ['data', 'core'],
   cli: ['cli', 'core', 'data'],
 };
+/** The rooms of the core, bottom to top: each may use itself and what stands before it. */
+const ROOMS = [
+  ...[
+    'zod',
+    'constants',
+    'money',
+    'blade',
+    'drawing',
+    'cutting',
+    'catalogue',
+    'reference',
+    'formats',
+    'recipe',
+    'kitchen',
+  ],
+  ...['load', 'edge', 'fit', 'kit/demand', 'kit/candidates', 'kit/search', 'kit/context', 'kit/offers'],
+  ...['kit/robustness', 'kit/plan', 'kit/drawer'],
+];
 const ZOD = { name: 'zod', message: 'take it from src/core/zod, which sets it up' };
+const room = (name) => `core-${name.replace('/', '-')}`;
 const elements = [
-  ...['pages', 'layouts', 'islands', 'workers', 'client', 'server', 'db', 'core', 'styles'].map((type) => ({
+  ...ROOMS.map((name) => ({
+    type: room(name),
+    pattern: `src/core/${name}/**`,
+    partialMatch: false,
+  })),
+  ...['pages', 'layouts', 'islands', 'workers', 'client', 'server', 'db', 'styles'].map((type) => ({
     type,
     pattern: `src/${type}/**`,
     partialMatch: false,
@@ -26,10 +50,19 @@ const elements = [
   { type: 'data', pattern: 'data/**', partialMatch: false },
   { type: 'cli', pattern: 'cli/**', partialMatch: false },
 ];
-const policies = Object.entries(LAYERS).map(([from, allow]) => ({
+const policy = (from, allow) => ({
   from: { element: { type: from } },
   allow: allow.map((type) => ({ to: { element: { type } } })),
-}));
+});
+const policies = [
+  ...Object.entries(LAYERS).map(([from, allow]) =>
+    policy(
+      from,
+      allow.flatMap((layer) => (layer === 'core' ? ROOMS.map(room) : [layer])),
+    ),
+  ),
+  ...ROOMS.map((name, i) => policy(room(name), ROOMS.slice(0, i + 1).map(room))),
+];
 
 export default tseslint.config(
   { ignores: ['node_modules/**', '.data/**', '.astro/**', 'dist/**', 'public/**', 'src/db/migrations/**'] },
@@ -37,14 +70,16 @@ export default tseslint.config(
     files: ['src/**/*.{ts,tsx}', 'data/**/*.ts', 'cli/**/*.ts', 'e2e/**/*.ts', 'scripts/**/*.ts'],
     extends: [...tseslint.configs.strictTypeChecked],
     languageOptions: { parserOptions: { projectService: true } },
-    plugins: { boundaries, 'react-hooks': hooks },
+    plugins: { boundaries, 'import-x': importX, 'react-hooks': hooks },
     settings: {
       'boundaries/elements': elements,
       'boundaries/ignore': ['**/*.test.ts', 'src/core/testing/**'],
       'import/resolver': { typescript: true },
+      'import-x/resolver': { typescript: true },
     },
     rules: {
       ...hooks.configs.recommended.rules,
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'boundaries/dependencies': ['error', { default: 'disallow', policies }],
       '@typescript-eslint/no-explicit-any': 'error',
       // `import { type X }` would keep the module in the bundle
@@ -56,11 +91,11 @@ export default tseslint.config(
       'no-restricted-imports': ['error', { paths: [ZOD] }],
     },
   },
-  { files: ['src/core/zod.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['src/core/zod/**'], rules: { 'no-restricted-imports': 'off' } },
   {
     // the core knows no screen, server, database, file or clock
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts', 'src/core/testing/**', 'src/core/zod.ts'],
+    ignores: ['**/*.test.ts', 'src/core/testing/**', 'src/core/zod/**'],
     rules: {
       'no-restricted-imports': [
         'error',

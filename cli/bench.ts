@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path';
 import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
 import { samples } from '../data/samples';
-import { taskLoads } from '../src/core/cutting/load';
+import { taskLoads } from '../src/core/load/load';
 import { cookContexts } from '../src/core/fit/cook';
 import { prepareTask, score } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';
@@ -15,8 +15,8 @@ import { offersFor } from '../src/core/kit/offers/offers';
 import { planFrom, stepsOf } from '../src/core/kit/plan/plan';
 import { bestOfEverySize, proveBest } from '../src/core/kit/offers/prove';
 import { ofSize, toTheEnd } from '../src/core/kit/search/sizes';
-import { Doubt } from '../src/core/kit/robustness/robustness';
-import { layOut } from '../src/core/kit/context/planningContext';
+import { Robustness } from '../src/core/kit/robustness/robustness';
+import { preparePlanning } from '../src/core/kit/context/planningContext';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { asProgram, bestByProgram } from '../src/core/testing/mip';
 
@@ -79,7 +79,7 @@ const timed = <T>(work: () => T): [T, number] => {
   const result = work();
   return [result, performance.now() - began];
 };
-const benches = kitchens.map((kitchen) => layOut(kitchen, reference, shippedModels));
+const benches = kitchens.map((kitchen) => preparePlanning(kitchen, reference, shippedModels));
 for (const bench of benches) toTheEnd(bestOfEverySize(bench));
 
 const exact = benches.map((bench) => timed(() => toTheEnd(bestOfEverySize(bench))));
@@ -109,7 +109,7 @@ console.log(`ratio to the general solver: median ${middle(ratios).toFixed(0)}`);
 const [mill] = benches;
 if (!mill) throw new Error('no kitchen to measure');
 const answers = median(() => {
-  const again = layOut(
+  const again = preparePlanning(
     { ...kitchens[0], format: 'scabbard.kitchen', version: 1, budget: { total: 150 } },
     reference,
     shippedModels,
@@ -120,7 +120,7 @@ const answers = median(() => {
 });
 console.log(`first answer after a change of money: ${answers.toFixed(1)} ms`);
 const rethought = median(() => {
-  planFrom(layOut({ format: 'scabbard.kitchen', version: 1 }, reference, shippedModels), {
+  planFrom(preparePlanning({ format: 'scabbard.kitchen', version: 1 }, reference, shippedModels), {
     effort: QUICK,
   });
 });
@@ -128,7 +128,7 @@ console.log(`first answer after a change of cooking or cook: ${rethought.toFixed
 
 const plan = planFrom(mill);
 const [, doubted] = timed(() => {
-  const doubt = new Doubt(mill, stepsOf(mill, plan));
+  const doubt = new Robustness(mill, stepsOf(mill, plan));
   for (let run = 0; run < PERTURBED; run++) doubt.run();
 });
 console.log(`${PERTURBED} perturbed plans: ${(doubted / 1000).toFixed(2)} s`);
@@ -162,7 +162,7 @@ const everything: KitchenFile = {
   limits: { maxKnives: 8 },
   cooking: { tasks: manyTasks.map(({ id }, i) => ({ id, times: 1 + (i % 5), per: 'week', amount: 1 })) },
 };
-const [large, laid] = timed(() => layOut(everything, wide, many));
+const [large, laid] = timed(() => preparePlanning(everything, wide, many));
 const [, quick] = timed(() => planFrom(large, { effort: QUICK }));
 const [{ proof }, took] = timed(() => toTheEnd(proveBest(large)));
 console.log(

@@ -1,7 +1,7 @@
 import { reference } from '../data/reference';
 import { shippedModels } from '../data/models';
 import { bladeModelSchema, type BladeModel } from '../src/core/blade/schema';
-import { taskDone, taskLoads } from '../src/core/cutting/load';
+import { taskDone, taskLoads } from '../src/core/load/load';
 import { FaultyInput, faultsOf, unknownId } from '../src/core/formats/faults';
 import { parseJson } from '../src/core/formats/json';
 import { readKitchenText } from '../src/core/formats/kitchenFile';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { QUICK } from '../src/core/kit/search/choose';
-import { quickBench } from '../src/core/kit/plan/firstAnswer';
+import { firstAnswer } from '../src/core/kit/plan/firstAnswer';
 import { planProven } from '../src/core/kit/plan/planKitchen';
 import { planFrom } from '../src/core/kit/plan/plan';
-import { layOut } from '../src/core/kit/context/planningContext';
+import { preparePlanning } from '../src/core/kit/context/planningContext';
 import { wildKitchen } from '../src/core/testing/arbitrary';
 import { shippedModels } from './models';
 import { reference } from './reference';
@@ -17,17 +17,17 @@ test('over wild kitchens the first answer is the proven kit in at least 97 of 10
   let same = 0;
   let proven = 0;
   for (const file of files) {
-    const bench = layOut(file, reference, shippedModels);
-    const { plan } = planProven(bench);
-    const quick = quickBench(bench, QUICK);
-    const first = planFrom(quick.bench, { chosen: quick.chosen });
+    const context = preparePlanning(file, reference, shippedModels);
+    const { plan } = planProven(context);
+    const quick = firstAnswer(context, QUICK);
+    const first = planFrom(quick.context, { chosen: quick.chosen });
     const kit = ({ steps }: typeof plan) =>
       steps.map((s) => `${s.action} ${s.model ?? s.type ?? s.name} ${s.owned}`).sort();
     if (JSON.stringify(kit(first)) === JSON.stringify(kit(plan))) same++;
     if (plan.proof.best) proven++;
 
     const bought = plan.steps.filter((s) => s.action === 'buy');
-    const { kitchen } = bench;
+    const { kitchen } = context;
     const told = JSON.stringify(file);
     // what is asked for by name goes before the number of knives
     const most = Math.max(kitchen.limits.maxKnives, kitchen.limits.must.length);

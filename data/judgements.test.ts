@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { z } from '../src/core/zod';
-import { taskLoads } from '../src/core/cutting/load';
+import { taskLoads } from '../src/core/load/load';
 import { cookContexts } from '../src/core/fit/cook';
 import { explain, prepareTask } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';

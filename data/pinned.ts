@@ -1,6 +1,6 @@
 import { z } from '../src/core/zod';
 import { edgeLife } from '../src/core/edge/keenness';
-import { taskLoads } from '../src/core/cutting/load';
+import { taskLoads } from '../src/core/load/load';
 import { cookContexts } from '../src/core/fit/cook';
 import { prepareTask, score } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';

@@ -4,15 +4,15 @@ import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../core/formats/kitchenWords';
 import type { Plan } from '../core/formats/planFile';
-import { boxesOf, judgeBox, type BoxVerdict } from '../core/kit/candidates/sets';
+import { setsForSale, judgeSet, type SetVerdict } from '../core/kit/candidates/sets';
 import { QUICK } from '../core/kit/search/choose';
 import { frontier, knee } from '../core/kit/search/frontier';
 import { planProven } from '../core/kit/plan/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan/plan';
-import { quickBench } from '../core/kit/plan/firstAnswer';
+import { firstAnswer } from '../core/kit/plan/firstAnswer';
 import type { SchoolId } from '../core/kit/context/schools';
 import { bestOfEverySize } from '../core/kit/offers/prove';
-import { layOut, type Workbench } from '../core/kit/context/planningContext';
+import { preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
 import { coverageOfKit } from '../core/kit/search/coverage';
 import { fromMinor } from '../core/money/currency';
 
@@ -25,14 +25,14 @@ export interface Argued {
 }
 
 /** A kitchen laid out, planned as its own plan is: proven, offers and all. */
-const argued = (bench: Workbench): Argued => ({
-  plan: planProven(bench).plan,
-  owned: bench.owned.map((knife) => knife.blade.blade),
+const argued = (context: PlanningContext): Argued => ({
+  plan: planProven(context).plan,
+  owned: context.owned.map((knife) => knife.blade.blade),
 });
 
 /** Any kitchen planned beside the present one. */
 export const planBeside = (file: KitchenFile, models: readonly BladeModel[]): Argued =>
-  argued(layOut(file, reference, models));
+  argued(preparePlanning(file, reference, models));
 
 export interface SchoolView extends Argued {
   id: SchoolId;
@@ -42,24 +42,24 @@ export interface SchoolView extends Argued {
 }
 
 /** Every school on this kitchen's own load, one at a time. */
-export function* schoolsOf(file: KitchenFile, bench: Workbench): Generator<SchoolView> {
+export function* schoolsOf(file: KitchenFile, context: PlanningContext): Generator<SchoolView> {
   for (const id of SCHOOL_IDS) {
     const words = schoolWords.find((school) => school.id === id);
     if (!words) throw new Error(`no words for the school ${id}`);
     const { name, rule, holds } = words;
-    yield { id, name, rule, holds, ...argued(layOut(file, reference, bench.models, id, bench)) };
+    yield { id, name, rule, holds, ...argued(preparePlanning(file, reference, context.models, id, context)) };
   }
 }
 
 /** Every set on sale against buying only what this kitchen's free plan wants of it; prices in the kitchen's currency. */
 export function boxVerdicts(
-  bench: Workbench,
-): (Omit<BoxVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
-  const { bench: on, chosen } = quickBench(bench, QUICK);
+  context: PlanningContext,
+): (Omit<SetVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
+  const { context: on, chosen } = firstAnswer(context, QUICK);
   const steps = stepsOf(on, planFrom(on, { chosen }));
-  const inMoney = (minor: number) => fromMinor(minor, bench.kitchen.currency);
-  return boxesOf(bench)
-    .map((offer) => judgeBox(offer, steps))
+  const inMoney = (minor: number) => fromMinor(minor, context.kitchen.currency);
+  return setsForSale(context)
+    .map((offer) => judgeSet(offer, steps))
     .sort((a, b) => b.wanted.length - a.wanted.length || a.idle.length - b.idle.length || a.priceMinor - b.priceMinor)
     .map(({ priceMinor, wantedMinor, ...rest }) => ({
       ...rest,
@@ -74,12 +74,12 @@ export interface MoneyView {
 }
 
 /** Coverage against money, growing as it is worked out. */
-export function* moneyView(bench: Workbench): Generator<MoneyView> {
+export function* moneyView(context: PlanningContext): Generator<MoneyView> {
   const told = ({ spentMinor, coverage }: { spentMinor: number; coverage: number }) => ({
-    spent: fromMinor(spentMinor, bench.kitchen.currency),
+    spent: fromMinor(spentMinor, context.kitchen.currency),
     coverage,
   });
-  for (const points of frontier(bench.problem)) {
+  for (const points of frontier(context.problem)) {
     const bend = knee(points);
     yield { points: points.map(told), knee: bend ? told(bend) : null };
   }
@@ -95,12 +95,12 @@ export interface SizeView {
 }
 
 /** The best kit of every size, each proven or with its gap, growing as it is worked out. */
-export function* sizesView(bench: Workbench): Generator<SizeView[]> {
-  for (const known of bestOfEverySize(bench))
+export function* sizesView(context: PlanningContext): Generator<SizeView[]> {
+  for (const known of bestOfEverySize(context))
     yield known.map(({ size, kit, priceMinor, proven, gap }) => ({
       size,
-      coverage: coverageOfKit(bench.problem, kit),
-      spent: fromMinor(priceMinor, bench.kitchen.currency),
+      coverage: coverageOfKit(context.problem, kit),
+      spent: fromMinor(priceMinor, context.kitchen.currency),
       proven,
       gap,
       names: kit.flatMap((c) => c.blade?.blade.name ?? c.tool?.name ?? []),

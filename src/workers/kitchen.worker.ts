@@ -12,16 +12,16 @@ import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../cl
 import { fetchKitchen, fetchVersion, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/search/choose';
 import { planFrom, stepsOf } from '../core/kit/plan/plan';
-import { quickBench } from '../core/kit/plan/firstAnswer';
+import { firstAnswer } from '../core/kit/plan/firstAnswer';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { servedBy, type Served } from '../core/kit/plan/assignment';
-import { allTasks, layOut, type Workbench } from '../core/kit/context/planningContext';
+import { allTasks, preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
 import { standing, takeUp } from './takeUp';
 
 let models: BladeModel[] = [];
-let bench: Workbench | null = null;
-/** The bench the last thorough plan stands on: with a set bought whole where that pays. */
-let planned: Workbench | null = null;
+let context: PlanningContext | null = null;
+/** The context the last thorough plan stands on: with a set bought whole where that pays. */
+let planned: PlanningContext | null = null;
 let asked = 0;
 /** The kit last proven, by candidate: where the next search starts. */
 let proven: readonly string[] = [];
@@ -40,11 +40,11 @@ async function proving() {
   return mine === asked ? part : null;
 }
 
-function benchFor(file: KitchenFile): Workbench {
-  const laid = layOut(file, reference, models, undefined, bench);
-  bench = proven.length > 0 ? { ...laid, seed: proven } : laid;
+function contextFor(file: KitchenFile): PlanningContext {
+  const laid = preparePlanning(file, reference, models, undefined, context);
+  context = proven.length > 0 ? { ...laid, seed: proven } : laid;
   planned = null;
-  return bench;
+  return context;
 }
 
 /** Runs slices of work, telling each, until they end or a newer question has come. What they come to, or null when stopped. */
@@ -63,9 +63,9 @@ async function inSlices<T, R>(work: Generator<T, R>, tell?: (part: T) => unknown
 export type Target = { model: string } | { owned: number };
 
 function bladeOf(target: Target): BladeTraits | null {
-  if ('owned' in target) return bench?.owned[target.owned]?.blade ?? null;
+  if ('owned' in target) return context?.owned[target.owned]?.blade ?? null;
   const model = models.find((m) => m.id === target.model);
-  return model ? bladeTraits(model, reference, bench?.kitchen.habits.roughUse) : null;
+  return model ? bladeTraits(model, reference, context?.kitchen.habits.roughUse) : null;
 }
 
 /** A save's outcome: the new version, or why the server refused. */
@@ -104,7 +104,7 @@ const kitchenWorker = {
   /** Fetches the catalogue and hands it back for drawing. */
   async load(): Promise<BladeModel[]> {
     models = (await fetchCatalogue()).models;
-    bench = null;
+    context = null;
     return models;
   },
 
@@ -112,7 +112,7 @@ const kitchenWorker = {
   quick(file: KitchenFile): { plan: Plan; served: Served[]; owned: BladeModel[]; milliseconds: number } {
     asked++;
     const began = performance.now();
-    const { bench: on, chosen } = quickBench(benchFor(file), QUICK);
+    const { context: on, chosen } = firstAnswer(contextFor(file), QUICK);
     const plan = planFrom(on, { chosen });
     return {
       plan,
@@ -124,12 +124,12 @@ const kitchenWorker = {
 
   /** The same question searched harder and proven; null when a newer one has come. */
   async thorough(): Promise<{ plan: Plan; served: Served[] } | null> {
-    if (!bench) return null;
-    const on = bench;
+    if (!context) return null;
+    const on = context;
     const part = await proving();
     const best = part && (await inSlices(part.planning(on)));
     if (!best) return null;
-    const { plan, bench: stands } = best;
+    const { plan, context: stands } = best;
     planned = stands;
     // the next question starts from what is proven for this one
     proven = stepsOf(stands, plan).map((c) => c.id);
@@ -142,12 +142,12 @@ const kitchenWorker = {
     runs: number,
     tell: (done: number, stayed: (number | null)[], closest: (string | null)[]) => void,
   ): Promise<void> {
-    if (!bench) return;
-    const on = bench;
-    const steps = stepsOf(planned ?? bench, plan);
+    if (!context) return;
+    const on = context;
+    const steps = stepsOf(planned ?? context, plan);
     const part = await proving();
     if (!part) return;
-    const doubt = new part.Doubt(planned?.service ? planned : on, steps);
+    const doubt = new part.Robustness(planned?.service ? planned : on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();
@@ -166,53 +166,53 @@ const kitchenWorker = {
   /** Every school on this kitchen, told one by one. */
   async schools(file: KitchenFile, tell: (school: SchoolView) => void): Promise<void> {
     asked++;
-    await inSlices((await argue()).schoolsOf(file, benchFor(file)), tell);
+    await inSlices((await argue()).schoolsOf(file, contextFor(file)), tell);
   },
 
   /** The sets on sale against singles. */
-  boxes: async (file: KitchenFile) => (await argue()).boxVerdicts(benchFor(file)),
+  boxes: async (file: KitchenFile) => (await argue()).boxVerdicts(contextFor(file)),
 
   /** Coverage against money, told as it grows; it ends early when a newer question comes. */
   async money(tell: (view: MoneyView) => void): Promise<void> {
-    if (bench) await inSlices((await argue()).moneyView(bench), tell);
+    if (context) await inSlices((await argue()).moneyView(context), tell);
   },
 
   /** The best kit of every size, told as it is proven; it ends early when a newer question comes. */
   async sizes(tell: (view: SizeView[]) => void): Promise<void> {
-    if (bench) await inSlices((await argue()).sizesView(bench), tell);
+    if (context) await inSlices((await argue()).sizesView(context), tell);
   },
 
   /** A score taken apart: a catalogue model or an owned knife (by index) at one task. */
   explain(target: Target, taskId: string): Explanation | null {
-    const task = bench && allTasks(bench).find((each) => each.task.id === taskId);
+    const task = context && allTasks(context).find((each) => each.task.id === taskId);
     const blade = bladeOf(target);
-    return bench && task && blade ? explain(blade, task, bench.cooks, edgeHere(blade, bench)) : null;
+    return context && task && blade ? explain(blade, task, context.cooks, edgeHere(blade, context)) : null;
   },
 
   /** Every blade at every task of the trade. */
   async match(file: KitchenFile) {
     asked++;
-    return (await stock()).matchOf(benchFor(file));
+    return (await stock()).matchOf(contextFor(file));
   },
   /** Middling blades of some types at some lengths, for drawing. */
   typical: async (wanted: { type: string; lengthMm?: number }[]) => (await stock()).typicalBlades(wanted),
   /** What the cooking comes to in cutting. */
-  cutting: async (file: KitchenFile) => (await stock()).cuttingOf(benchFor(file)),
+  cutting: async (file: KitchenFile) => (await stock()).cuttingOf(contextFor(file)),
   /** The shipped dishes by name, and the tasks with their units. */
   dishes: async () => (await stock()).knownDishes(),
   tasks: async () => (await stock()).knownTasks(),
   /** The drawer, knife by knife. */
-  drawer: async (file: KitchenFile) => (await stock()).drawerOf(benchFor(file)),
+  drawer: async (file: KitchenFile) => (await stock()).drawerOf(contextFor(file)),
   /** A task's best blades. */
   async rank(taskId: string) {
     const { rankedAt } = await stock();
-    return bench ? rankedAt(bench, taskId) : [];
+    return context ? rankedAt(context, taskId) : [];
   },
   /** What a blade is made for and must never do here. */
   async character(target: Target) {
     const { characterIn } = await stock();
     const blade = bladeOf(target);
-    return bench && blade ? characterIn(bench, blade) : null;
+    return context && blade ? characterIn(context, blade) : null;
   },
 };
 export type KitchenWorker = typeof kitchenWorker;

@@ -1,3 +1,3 @@
 /** What makes a first answer certain. Loaded by the worker once that answer is given. */
 export { planning } from '../core/kit/plan/planKitchen';
-export { Doubt } from '../core/kit/robustness/robustness';
+export { Robustness } from '../core/kit/robustness/robustness';

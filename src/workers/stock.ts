@@ -1,19 +1,19 @@
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
-import { takenAway } from '../core/cutting/load';
+import { takenAway } from '../core/load/load';
 import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse } from '../core/fit/match';
 import { bladeNotes } from '../core/fit/notes';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
-import type { LengthBand } from '../core/fit/wantedLength';
+import type { LengthBand } from '../core/formats/planFile';
 import { QUICK } from '../core/kit/search/choose';
 import { type Drawer, readDrawer } from '../core/kit/drawer/drawer';
 import { planFrom } from '../core/kit/plan/plan';
-import { quickBench } from '../core/kit/plan/firstAnswer';
+import { firstAnswer } from '../core/kit/plan/firstAnswer';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { usefulness } from '../core/kit/demand/usefulness';
 import { typicalBlade } from '../core/kit/candidates/typicalBlade';
-import { allTasks, type Workbench } from '../core/kit/context/planningContext';
+import { allTasks, type PlanningContext } from '../core/kit/context/planningContext';
 
 /** What the views of the cutting, the drawer and the match ask of a kitchen laid out; loaded by the worker when first asked. */
 
@@ -21,7 +21,7 @@ import { allTasks, type Workbench } from '../core/kit/context/planningContext';
 const RANKED = 8;
 
 /** What is owned first, then the catalogue. */
-function allBlades(of: Workbench): BladeTraits[] {
+function allBlades(of: PlanningContext): BladeTraits[] {
   return [
     ...of.owned.map((o) => o.blade),
     ...of.models.map((m) => bladeTraits(m, reference, of.kitchen.habits.roughUse)),
@@ -80,20 +80,20 @@ export interface KnownTask {
 }
 
 /** Every blade at every task of the trade: what is owned first, then the catalogue. */
-export function matchOf(bench: Workbench): MatchTable {
-  const { cooks, loads, owned } = bench;
+export function matchOf(context: PlanningContext): MatchTable {
+  const { cooks, loads, owned } = context;
   const load = new Map(loads.map((l) => [l.task.id, l]));
   const tasks = [...reference.tasks.values()];
-  const blades = allBlades(bench);
-  const { bench: on, chosen } = quickBench(bench, QUICK);
+  const blades = allBlades(context);
+  const { context: on, chosen } = firstAnswer(context, QUICK);
   const { steps } = planFrom(on, { chosen });
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
   const matrix = matchMatrix(
     blades,
-    allTasks(bench),
+    allTasks(context),
     cooks,
     tasks.map((task) => load.get(task.id)?.weight ?? 0),
-    blades.map((blade) => edgeHere(blade, bench)),
+    blades.map((blade) => edgeHere(blade, context)),
     usefulness,
   );
   return {
@@ -122,8 +122,8 @@ export function typicalBlades(wanted: { type: string; lengthMm?: number }[]): Bl
 }
 
 /** What the cooking comes to in cutting: minutes by task, each traced to its dishes, and what is not eaten took away. */
-export function cuttingOf(bench: Workbench): Cutting {
-  const { kitchen, loads } = bench;
+export function cuttingOf(context: PlanningContext): Cutting {
+  const { kitchen, loads } = context;
   const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish.name]));
   const sourceName = (id: string) =>
     id === 'direct'
@@ -171,15 +171,15 @@ export function knownTasks(): KnownTask[] {
 }
 
 /** The drawer, knife by knife. */
-export function drawerOf(bench: Workbench): Drawer {
-  return readDrawer(bench);
+export function drawerOf(context: PlanningContext): Drawer {
+  return readDrawer(context);
 }
 
 /** A task's best blades, each with what holds it back against the best. */
-export function rankedAt(bench: Workbench, taskId: string): Ranked[] {
-  const task = allTasks(bench).find((each) => each.task.id === taskId);
+export function rankedAt(context: PlanningContext, taskId: string): Ranked[] {
+  const task = allTasks(context).find((each) => each.task.id === taskId);
   if (!task) return [];
-  return rankBlades(task, allBlades(bench), bench.cooks, RANKED, (blade) => edgeHere(blade, bench)).map(
+  return rankBlades(task, allBlades(context), context.cooks, RANKED, (blade) => edgeHere(blade, context)).map(
     ({ blade, explanation, heldBack }) => ({
       blade: blade.blade,
       explanation,
@@ -189,21 +189,21 @@ export function rankedAt(bench: Workbench, taskId: string): Ranked[] {
 }
 
 /** What a blade is made for and must never do here, its figures for this cook, and its shape on the board. */
-export function characterIn(bench: Workbench, blade: BladeTraits): Character | null {
-  const [cook] = bench.cooks;
+export function characterIn(context: PlanningContext, blade: BladeTraits): Character | null {
+  const [cook] = context.cooks;
   if (!cook) return null;
-  const loads = new Map(bench.loads.map((l) => [l.task.id, l]));
-  const tasks = allTasks(bench);
+  const loads = new Map(context.loads.map((l) => [l.task.id, l]));
+  const tasks = allTasks(context);
   return {
     blade: blade.blade,
-    ...characterOf(blade, tasks, bench.cooks, loads, edgeHere(blade, bench)),
-    notes: bladeNotes(blade, bench.kitchen),
+    ...characterOf(blade, tasks, context.cooks, loads, edgeHere(blade, context)),
+    notes: bladeNotes(blade, context.kitchen),
     palmBreadthMm: cook.cook.palmBreadthMm,
     knuckleRoomMm: blade.knuckleRoomMm(cook.cook.palmBreadthMm, cook.cook.grip),
     lengthWanted: cook.length,
     scores: tasks.map((task) => ({
       task: task.task.id,
-      score: explain(blade, task, bench.cooks, edgeHere(blade, bench)).score,
+      score: explain(blade, task, context.cooks, edgeHere(blade, context)).score,
       weight: loads.get(task.task.id)?.weight ?? 0,
     })),
   };

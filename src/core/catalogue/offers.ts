@@ -1,7 +1,7 @@
 import { z } from '../zod';
 
 /** A set sold whole: its pieces by model, its price in EUR minor units. */
-export const boxSchema = z.strictObject({
+export const setSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
   maker: z.string(),
@@ -9,7 +9,7 @@ export const boxSchema = z.strictObject({
   priceMinor: z.number().int().positive(),
 });
 
-export type BoxedSet = z.infer<typeof boxSchema>;
+export type KnifeSet = z.infer<typeof setSchema>;
 
 /** So many knives of one maker or more in one basket: a share off each. */
 export const volumeSchema = z.strictObject({

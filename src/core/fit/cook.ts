@@ -1,7 +1,8 @@
 import { PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
-import type { TaskLoad } from '../cutting/load';
-import { sliceLengthMm, wantedLength, type LengthBand } from './wantedLength';
+import type { TaskLoad } from '../load/load';
+import { sliceLengthMm, wantedLength } from './wantedLength';
+import type { LengthBand } from '../formats/planFile';
 
 /** The person and the place a blade is scored for. */
 export interface CookContext {

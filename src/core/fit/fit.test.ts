@@ -5,7 +5,7 @@ import { reference } from '../../../data/reference';
 import type { BladeModel } from '../blade/schema';
 import { completeKitchen } from '../kitchen/kitchen';
 import type { KitchenFile } from '../formats/kitchenFile';
-import { taskLoads } from '../cutting/load';
+import { taskLoads } from '../load/load';
 import { anyKitchen, anyTask, oddBlade } from '../testing/arbitrary';
 import { cookContexts } from './cook';
 import { taskModes } from './modes';

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
-import { taskLoads } from '../cutting/load';
+import { taskLoads } from '../load/load';
 import { completeKitchen } from '../kitchen/kitchen';
 import { cookContexts } from './cook';
 import { characterOf, matchMatrix, rankBlades } from './match';

@@ -1,4 +1,4 @@
-import type { TaskLoad } from '../cutting/load';
+import type { TaskLoad } from '../load/load';
 import { keptByKeenness } from '../cutting/work';
 import type { EdgeLife } from '../edge/keenness';
 import type { CookContext } from './cook';

@@ -1,13 +1,7 @@
 import { FIT, LOAD } from '../constants';
-import type { TaskLoad } from '../cutting/load';
+import type { TaskLoad } from '../load/load';
+import type { LengthBand } from '../formats/planFile';
 import type { Cook, Kitchen } from '../kitchen/kitchen';
-
-/** The band of edge lengths that suits a cook's general knife, mm, with the reasons that moved it. */
-export interface LengthBand {
-  fromMm: number;
-  toMm: number;
-  why: string[];
-}
 
 /** Works out the wanted length of the general knife from hand, board, practice, batches and food; the cook's own wish overrides. */
 export function wantedLength(

@@ -1,5 +1,4 @@
 import type { BladeModel } from '../blade/schema';
-import type { LengthBand } from '../fit/wantedLength';
 
 /** One step of a plan. Money is decimal, exact to the currency's minor unit; coverage is 0–1. Documented in docs/formats.md. */
 export interface PlanStep {
@@ -81,4 +80,11 @@ export const kitSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] => steps.fi
 export function perStep<T>({ steps }: Pick<Plan, 'steps'>, values: readonly T[]): (T | null)[] {
   let next = 0;
   return steps.map((step) => (isOfKit(step) ? (values[next++] ?? null) : null));
+}
+
+/** The band of edge lengths that suits a cook's general knife, mm, with the reasons that moved it. */
+export interface LengthBand {
+  fromMm: number;
+  toMm: number;
+  why: string[];
 }

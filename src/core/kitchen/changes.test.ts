@@ -3,16 +3,16 @@ import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import { type KitchenFile, readKitchenFile } from '../formats/kitchenFile';
-import { benchOf, fileOf } from '../testing/trade';
+import { contextOf, fileOf } from '../testing/trade';
 import { bought, demanded, excluded, givenAway, inOrder, putRight, released, stepKey, swapped } from './changes';
-import { boxesOf, judgeBox, shareOut } from '../kit/candidates/sets';
-import { bestBox } from '../kit/search/bestSet';
+import { setsForSale, judgeSet, shareOut } from '../kit/candidates/sets';
+import { bestSet } from '../kit/search/bestSet';
 import { QUICK } from '../kit/search/choose';
 import { frontier, knee } from '../kit/search/frontier';
 import { planKitchen } from '../kit/plan/planKitchen';
 import { planFrom, stepsOf } from '../kit/plan/plan';
 import { servedBy } from '../kit/plan/assignment';
-import { layOut } from '../kit/context/planningContext';
+import { preparePlanning } from '../kit/context/planningContext';
 
 const plan = (file: KitchenFile) => planKitchen(file, reference, shippedModels, { perturbed: 0 });
 
@@ -103,23 +103,23 @@ describe('sets', () => {
   });
 
   test('a big box with four wanted pieces loses to singles, a small one of exactly the wanted pieces at a fifth less wins', () => {
-    const bench = benchOf({ budget: { total: 400 } });
-    const steps = stepsOf(bench, planFrom(bench));
+    const context = contextOf({ budget: { total: 400 } });
+    const steps = stepsOf(context, planFrom(context));
     const buys = steps.filter((s) => s.action === 'buy').slice(0, 3);
     expect(buys).toHaveLength(3);
     const singly = buys.reduce((sum, b) => sum + b.priceMinor, 0);
     const box = { id: 'exact', name: 'Exact', maker: 'Oskavel', pieces: buys.map((b) => b.id), priceMinor: 1 };
-    const exact = judgeBox({ box, pieces: buys, priceMinor: Math.round(singly * 0.8) }, steps);
+    const exact = judgeSet({ set: box, pieces: buys, priceMinor: Math.round(singly * 0.8) }, steps);
     expect([exact.wins, exact.idle]).toEqual([true, []]);
     expect(exact.wantedMinor).toBe(singly);
-    const boxed = boxesOf(bench);
+    const boxed = setsForSale(context);
     const extra = boxed
       .flatMap(({ pieces }) => pieces)
       .filter((p) => p.type?.role === 'slicer' || p.type?.role === 'butchery')
       .slice(0, 9);
     const twelve = [...buys, ...extra];
-    const verdict = judgeBox(
-      { box, pieces: twelve, priceMinor: Math.round(twelve.reduce((sum, p) => sum + p.priceMinor, 0) * 0.6) },
+    const verdict = judgeSet(
+      { set: box, pieces: twelve, priceMinor: Math.round(twelve.reduce((sum, p) => sum + p.priceMinor, 0) * 0.6) },
       buys,
     );
     expect(verdict.wins).toBe(false);
@@ -187,36 +187,36 @@ describe('sets', () => {
     const ids = boxed.steps.flatMap((s) => (s.action === 'buy' ? [s.model] : [])).sort();
     const set = [...reference.sets.values()].find((b) => JSON.stringify([...b.pieces].sort()) === JSON.stringify(ids));
     expect(boxed.spent).toBeCloseTo((set?.priceMinor ?? 0) / 100, 9);
-    const bench = benchOf({});
+    const context = contextOf({});
     expect(
-      bestBox(
-        [{ pieces: bench.buyable.slice(0, 2), priceMinor: 900 }],
-        bench.problem.demand,
+      bestSet(
+        [{ pieces: context.buyable.slice(0, 2), priceMinor: 900 }],
+        context.problem.demand,
         [],
         800,
-        bench.problem.scale,
+        context.problem.scale,
       ),
     ).toEqual([]);
   });
 });
 
 test('the strip shares out the whole weight, and no step serves a task another would serve better', () => {
-  const bench = layOut(
+  const context = preparePlanning(
     fileOf({ owned: [{ type: 'chef', condition: 'dull' }], tools: ['peeler'] }),
     reference,
     shippedModels,
   );
-  const steps = stepsOf(bench, planFrom(bench, { effort: QUICK }));
-  const served = servedBy(bench, steps);
+  const steps = stepsOf(context, planFrom(context, { effort: QUICK }));
+  const served = servedBy(context, steps);
   expect(served.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 9);
   for (const { task, score } of served) {
-    const t = bench.loads.findIndex((l) => l.task.id === task);
+    const t = context.loads.findIndex((l) => l.task.id === task);
     for (const step of steps) expect(score).toBeGreaterThanOrEqual((step.scores[t] ?? 0) - 0.5 - 1e-9);
   }
 });
 
 test('more money never buys less, and the bend lies on the curve', () => {
-  const { problem } = benchOf({ budget: { total: 300 } });
+  const { problem } = contextOf({ budget: { total: 300 } });
   const all = [...frontier(problem)].at(-1) ?? [];
   for (let i = 1; i < all.length; i++) {
     expect(all[i]?.spentMinor).toBeGreaterThan(all[i - 1]?.spentMinor ?? 0);

@@ -148,52 +148,45 @@ function forFour({ id, name, portions = 4, contains = [], tasks }: OwnDishFile, 
   };
 }
 
-/**
- * Fills every gap of a kitchen file and says, sentence by sentence, what was assumed.
- * Throws {@link FaultyInput} when an id names no cuisine, dish, task, tool, type or model.
- */
-export function completeKitchen(
-  file: KitchenFile,
-  reference: Reference,
-  models: readonly BladeModel[],
-): { kitchen: Kitchen; assumed: string[] } {
-  const faults = new Faults();
-  checkIds(file, reference, knownModels(models), faults);
-  faults.throwAny();
-  const assumed: string[] = [];
-  const currency = file.currency ?? CATALOGUE_CURRENCY;
-  if (file.currency === undefined) assumed.push(`Prices in ${CATALOGUE_CURRENCY}.`);
-  else if (currency !== CATALOGUE_CURRENCY) {
-    const rate = planningRate(CATALOGUE_CURRENCY, currency);
-    assumed.push(
-      rate === null
-        ? `Catalogue prices in ${CATALOGUE_CURRENCY} are taken one for one in ${currency}: there is no planning rate.`
-        : `Catalogue prices in ${CATALOGUE_CURRENCY} are turned into ${currency} at a planning rate of ${rate}.`,
-    );
-  }
-  const cooks = (file.cooks ?? [{}]).map((cook, i) => completeCook(cook, i, assumed));
+/** The currency of a kitchen, and how catalogue prices come into it. */
+function completeCurrency({ currency }: KitchenFile, assumed: string[]): string {
+  if (currency === undefined) assumed.push(`Prices in ${CATALOGUE_CURRENCY}.`);
+  if (currency === undefined || currency === CATALOGUE_CURRENCY) return CATALOGUE_CURRENCY;
+  const rate = planningRate(CATALOGUE_CURRENCY, currency);
+  assumed.push(
+    rate === null
+      ? `Catalogue prices in ${CATALOGUE_CURRENCY} are taken one for one in ${currency}: there is no planning rate.`
+      : `Catalogue prices in ${CATALOGUE_CURRENCY} are turned into ${currency} at a planning rate of ${rate}.`,
+  );
+  return currency;
+}
 
+/** What each habit is taken to be where nothing is said, in words. */
+const HABIT_WORDS: Record<keyof Habits, string> = {
+  upkeep: 'knives wiped after use',
+  sharpening: 'sharpened by a professional',
+  honing: 'not honed',
+  storage: 'knives kept in a block',
+  dishwasher: 'no dishwasher',
+  roughUse: 'no rough or shared use',
+  bones: 'no bones chopped',
+  lifts: 'nothing said of carrying food on the blade',
+  carves: 'meat carved as the dish has it',
+  sharpeningPrice: 'sharpening at the usual price',
+  visitsPerYear: 'sharpened when it is due',
+};
+
+function completePlace(file: KitchenFile, assumed: string[]): Pick<Kitchen, 'board' | 'habits'> {
   const board = { ...DEFAULTS.board, ...file.board };
   if (file.board?.lengthMm === undefined || file.board.widthMm === undefined || file.board.material === undefined)
     assumed.push(`A ${board.material} board of ${board.lengthMm} × ${board.widthMm} mm.`);
-  const habits: Habits = { ...DEFAULTS.habits, ...file.habits };
-  const habitWords: Record<keyof Habits, string> = {
-    upkeep: 'knives wiped after use',
-    sharpening: 'sharpened by a professional',
-    honing: 'not honed',
-    storage: 'knives kept in a block',
-    dishwasher: 'no dishwasher',
-    roughUse: 'no rough or shared use',
-    bones: 'no bones chopped',
-    lifts: 'nothing said of carrying food on the blade',
-    carves: 'meat carved as the dish has it',
-    sharpeningPrice: 'sharpening at the usual price',
-    visitsPerYear: 'sharpened when it is due',
-  };
-  const unsaid = (Object.keys(habitWords) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
-  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => habitWords[key]).join(', ')}.`);
+  const unsaid = (Object.keys(HABIT_WORDS) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
+  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => HABIT_WORDS[key]).join(', ')}.`);
+  return { board, habits: { ...DEFAULTS.habits, ...file.habits } };
+}
 
-  const cooking = file.cooking ?? {};
+/** What is cooked: meals, cuisines, dishes and tasks. */
+function completeCooking({ cooking = {} }: KitchenFile, reference: Reference, assumed: string[]) {
   const mealsPerWeek = cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek;
   const portions = cooking.portions ?? DEFAULTS.portions;
   let cuisines = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ id, share }));
@@ -205,62 +198,103 @@ export function completeKitchen(
   }
   if (cuisines.length > 0 && cooking.mealsPerWeek === undefined) assumed.push(`${mealsPerWeek} cooked meals a week.`);
   if (cooking.portions === undefined) assumed.push(`${portions} portions a meal.`);
+  return {
+    mealsPerWeek,
+    portions,
+    cuisines: byOwnText(cuisines),
+    dishes: byOwnText(
+      (cooking.dishes ?? []).map((d) => ({
+        id: d.id,
+        timesPerWeek: timesPerWeek(d.times, d.per) * (d.months ? new Set(d.months).size / 12 : 1),
+        portions: d.portions ?? portions,
+      })),
+    ),
+    ownDishes: (cooking.ownDishes ?? []).map((dish) => forFour(dish, reference)),
+    tasks: byOwnText(
+      (cooking.tasks ?? []).map((t) => ({
+        id: t.id,
+        timesPerWeek: timesPerWeek(t.times, t.per),
+        amount: t.amount ?? 1,
+        matters: t.matters ?? 1,
+      })),
+    ),
+    seats: Math.ceil(portions + (guestsCount(cooking.guests) ? (cooking.guests?.portions ?? 0) : 0)),
+    sizes: new Map((cooking.sizes ?? []).map(({ id, ...size }) => [id, size])),
+  };
+}
 
-  const perMonthMinor = file.budget?.perMonth == null ? null : toMinor(file.budget.perMonth, currency);
-  let budgetMinor = file.budget?.total == null ? null : toMinor(file.budget.total, currency);
+/** What there is to spend, and what has been spent on owned knives, minor units. */
+function completeMoney({ budget, owned = [] }: KitchenFile, currency: string, assumed: string[]) {
+  const perMonthMinor = budget?.perMonth == null ? null : toMinor(budget.perMonth, currency);
+  let budgetMinor = budget?.total == null ? null : toMinor(budget.total, currency);
   if (budgetMinor === null && perMonthMinor !== null) {
     budgetMinor = perMonthMinor * DEFAULTS.months;
     assumed.push(`The monthly amount counted over ${DEFAULTS.months} months.`);
-  } else if (file.budget?.total === undefined && perMonthMinor === null) {
+  } else if (budget?.total === undefined && perMonthMinor === null) {
     budgetMinor = convertMinor(toMinor(DEFAULTS.budgetEur, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
     assumed.push(`${showMoney(budgetMinor, currency)} to spend.`);
   }
-  const cooksAtOnce = file.cooksAtOnce ?? 1;
-  const usualMost = Math.min(DEFAULTS.mostKnives, DEFAULTS.maxKnives + cooksAtOnce - 1);
-  const maxKnives = file.limits?.maxKnives ?? usualMost;
-  const limits: Limits = {
-    maxKnives,
-    school: file.limits?.school ?? 'free',
-    lengthSchool: file.limits?.lengthSchool ?? 'moderate',
-    must: file.limits?.must ?? [],
-    never: file.limits?.never ?? [],
-    steel: typeof file.limits?.steel === 'string' ? [file.limits.steel] : (file.limits?.steel ?? []),
-    handle: file.limits?.handle ?? null,
-    maker: file.limits?.maker ?? null,
-    second: file.limits?.second ?? null,
-    order: file.limits?.order ?? [],
+  return {
+    budgetMinor,
+    perMonthMinor,
+    spend: budget?.spend ?? ('even' as const),
+    investedMinor: owned.reduce(
+      (sum, { boughtOn, paid }) => sum + (boughtOn !== undefined && paid !== undefined ? toMinor(paid, currency) : 0),
+      0,
+    ),
+    pointMinor: budget?.pointPrice == null ? null : toMinor(budget.pointPrice, currency),
   };
-  if (file.limits?.maxKnives === undefined) assumed.push(`At most ${usualMost} knives.`);
+}
 
+function completeLimits({ limits = {}, cooksAtOnce = 1 }: KitchenFile, assumed: string[]): Limits {
+  const usualMost = Math.min(DEFAULTS.mostKnives, DEFAULTS.maxKnives + cooksAtOnce - 1);
+  if (limits.maxKnives === undefined) assumed.push(`At most ${usualMost} knives.`);
+  return {
+    maxKnives: limits.maxKnives ?? usualMost,
+    school: limits.school ?? 'free',
+    lengthSchool: limits.lengthSchool ?? 'moderate',
+    must: limits.must ?? [],
+    never: limits.never ?? [],
+    steel: typeof limits.steel === 'string' ? [limits.steel] : (limits.steel ?? []),
+    handle: limits.handle ?? null,
+    maker: limits.maker ?? null,
+    second: limits.second ?? null,
+    order: limits.order ?? [],
+  };
+}
+
+/**
+ * Fills every gap of a kitchen file and says, sentence by sentence, what was assumed.
+ * Throws {@link FaultyInput} when an id names no cuisine, dish, task, tool, type or model.
+ *
+ * @example completeKitchen(file, reference, models).assumed // ['Prices in EUR.', …]
+ */
+export function completeKitchen(
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+): { kitchen: Kitchen; assumed: string[] } {
+  const faults = new Faults();
+  checkIds(file, reference, knownModels(models), faults);
+  faults.throwAny();
+  const assumed: string[] = [];
+  // one after another: their sentences are told in this order
+  const currency = completeCurrency(file, assumed);
+  const cooks = (file.cooks ?? [{}]).map((cook, i) => completeCook(cook, i, assumed));
+  const place = completePlace(file, assumed);
+  const cooking = completeCooking(file, reference, assumed);
+  const money = completeMoney(file, currency, assumed);
+  const limits = completeLimits(file, assumed);
   return {
     assumed,
     kitchen: {
       name: file.name ?? 'Unnamed kitchen',
       currency,
       cooks,
-      cooksAtOnce,
-      board,
-      habits,
+      cooksAtOnce: file.cooksAtOnce ?? 1,
+      ...place,
       avoids: file.avoids ?? [],
-      mealsPerWeek,
-      portions,
-      cuisines: byOwnText(cuisines),
-      dishes: byOwnText(
-        (cooking.dishes ?? []).map((d) => ({
-          id: d.id,
-          timesPerWeek: timesPerWeek(d.times, d.per) * (d.months ? new Set(d.months).size / 12 : 1),
-          portions: d.portions ?? portions,
-        })),
-      ),
-      ownDishes: (cooking.ownDishes ?? []).map((dish) => forFour(dish, reference)),
-      tasks: byOwnText(
-        (cooking.tasks ?? []).map((t) => ({
-          id: t.id,
-          timesPerWeek: timesPerWeek(t.times, t.per),
-          amount: t.amount ?? 1,
-          matters: t.matters ?? 1,
-        })),
-      ),
+      ...cooking,
       owned: (file.owned ?? []).map(({ condition = 'serviceable', use = 'weekly', keep = 'use', ...knife }) => ({
         ...knife,
         condition,
@@ -268,16 +302,7 @@ export function completeKitchen(
         keep,
       })),
       tools: file.tools ?? [],
-      budgetMinor,
-      perMonthMinor,
-      spend: file.budget?.spend ?? 'even',
-      investedMinor: (file.owned ?? []).reduce(
-        (sum, { boughtOn, paid }) => sum + (boughtOn !== undefined && paid !== undefined ? toMinor(paid, currency) : 0),
-        0,
-      ),
-      pointMinor: file.budget?.pointPrice == null ? null : toMinor(file.budget.pointPrice, currency),
-      seats: Math.ceil(portions + (guestsCount(cooking.guests) ? (cooking.guests?.portions ?? 0) : 0)),
-      sizes: new Map((cooking.sizes ?? []).map(({ id, ...size }) => [id, size])),
+      ...money,
       limits,
       tastes: { ...NO_TASTES, ...file.tastes },
     },

@@ -128,7 +128,7 @@ export function asProgram(problem: Problem, offers: readonly Offer[] = []): stri
   candidates.forEach((c, i) => server(`c${i}`, c.counted, (taken.get(i) ?? []).map((z) => ` - ${z}`).join(''), 0));
   owned.forEach((o, i) => {
     const care = candidates.flatMap((c, j) => (c.owned === i ? (taken.get(j) ?? []) : []));
-    server(`o${i}`, o.rows, care.map((z) => ` + ${z}`).join(''), 1);
+    server(`o${i}`, o.usefulness, care.map((z) => ` + ${z}`).join(''), 1);
   });
   given.forEach((row, i) => server(`g${i}`, row, '', 1));
   for (const served of columns.values()) if (served.length > 0) rules.push(`${served.join(' + ')} <= 1`);

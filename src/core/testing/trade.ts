@@ -1,7 +1,7 @@
 import { shippedModels } from '../../../data/models';
 import { reference } from '../../../data/reference';
 import type { BladeModel } from '../blade/schema';
-import { taskLoads } from '../cutting/load';
+import { taskLoads } from '../load/load';
 import type { Task } from '../cutting/task';
 import { cookContexts, type CookContext } from '../fit/cook';
 import { taskModes, type Mode, type ModeId } from '../fit/modes';
@@ -9,7 +9,7 @@ import type { Part } from '../fit/part';
 import { bladeTraits, type BladeTraits } from '../fit/traits';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { completeKitchen } from '../kitchen/kitchen';
-import { layOut, type Workbench } from '../kit/context/planningContext';
+import { preparePlanning, type PlanningContext } from '../kit/context/planningContext';
 import type { SchoolId } from '../kit/context/schools';
 
 /** Named things of the shipped trade data, for tests. Each throws when there is no such thing. */
@@ -44,8 +44,8 @@ export function cooksOf(file: Partial<KitchenFile> = {}): CookContext[] {
 
 export const cookOf = (file: Partial<KitchenFile> = {}): CookContext => found(cooksOf(file)[0], 'cook');
 
-export const benchOf = (file: Partial<KitchenFile> = {}, school?: SchoolId): Workbench =>
-  layOut(fileOf(file), reference, shippedModels, school);
+export const contextOf = (file: Partial<KitchenFile> = {}, school?: SchoolId): PlanningContext =>
+  preparePlanning(fileOf(file), reference, shippedModels, school);
 
 /** A way of doing a task; its first way when none is named. */
 export const modeOf = (taskId: string, id?: ModeId): Mode =>

@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../core/blade/schema';
-import type { LengthBand } from '../../core/fit/wantedLength';
+import type { LengthBand } from '../../core/formats/planFile';
 import { LyingKnife } from '../blade/Drawings';
 import { HandShape } from '../shared/HandShape';
 import css from './LengthDrawing.module.css';

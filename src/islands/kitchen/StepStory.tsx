@@ -9,7 +9,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { bought, demanded, excluded, givenAway, putRight, served, swapped } from '../../core/kitchen/changes';
 import type { Update } from '../shared/useKitchen';
 import type { Sure } from '../shared/usePlanner';
-import { sureWord } from '../../core/kit/robustness/robustnessWord';
+import { robustnessWord } from '../../core/kit/robustness/robustnessWord';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
@@ -30,7 +30,7 @@ function Surety({ sure, at, catalogue }: { sure: Sure | null; at: number; catalo
   const stays = sure?.stays[at] ?? null;
   if (!sure || stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
   const inHundred = Math.round(stays * 100);
-  const word = sureWord(stays);
+  const word = robustnessWord(stays);
   const other = sure.closest[at];
   const rival = other && (catalogue.get(other)?.name ?? other);
   const words =

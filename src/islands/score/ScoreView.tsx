@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { reference } from '../../../data/reference';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
-import { taskLoads } from '../../core/cutting/load';
+import { taskLoads } from '../../core/load/load';
 import { FIT, PART_WEIGHTS, type Constant } from '../../core/constants';
 import { cookContexts } from '../../core/fit/cook';
 import { taskModes } from '../../core/fit/modes';

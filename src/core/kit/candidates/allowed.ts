@@ -1,5 +1,5 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { TYPICAL } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import type { Candidate } from './candidate';

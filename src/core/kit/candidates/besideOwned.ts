@@ -1,5 +1,5 @@
 import { SCORE_WORDS, WORTH } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { ramp } from '../../fit/curves';
 import { rescued } from '../demand/rescue';
 import { isSound, type OwnedKnife } from './owned';
@@ -7,9 +7,11 @@ import { kindOfRole, kindOfWork } from './kinds';
 import type { Candidate } from './candidate';
 import { usefulness } from '../demand/usefulness';
 
-const COUNTS = ['rescue', 'done well', 'everything'] as const;
-
-export type Counts = (typeof COUNTS)[number];
+/**
+ * What a new knife counts beside a sound owned one of its kind of work: what it rescues, work that stands below a need brought up to done well;
+ * all work up to done well; or everything it does.
+ */
+export type Counts = 'rescue' | 'done well' | 'everything';
 
 /** Most that counts of a new knife where an owned one of its kind is worth `had`, usefulness 0–1. */
 function mostBeside(had: number, counts: Counts): number {
@@ -36,11 +38,11 @@ export function besideOwned(
     const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
     const isAgain = alike.length > 0;
     if (alike.length === 0 || counts === 'everything')
-      return { ...c, counted: c.rows, isAgain: isAgain && counts !== 'everything' };
-    const most = c.rows.length - pressing;
-    const counted = c.rows.map((value, column) => {
+      return { ...c, counted: c.usefulness, isAgain: isAgain && counts !== 'everything' };
+    const most = c.usefulness.length - pressing;
+    const counted = c.usefulness.map((value, column) => {
       if (column >= most) return value;
-      const had = alike.reduce((best, o) => Math.max(best, o.restored.rows[column] ?? 0), 0);
+      const had = alike.reduce((best, o) => Math.max(best, o.restored.usefulness[column] ?? 0), 0);
       return Math.min(value, mostBeside(had, counts));
     });
     return { ...c, counted, isAgain };

@@ -31,10 +31,10 @@ export interface Candidate {
   /** Best score over the hands by task, 0–100, on an average day. */
   scores: Float64Array;
   /** What it does, by the columns of the demand, 0–1. */
-  rows: Float64Array;
+  usefulness: Float64Array;
   /** What of that the choice counts: beside a sound owned knife of its kind no polish. */
   counted: Float64Array;
   /** What it would do were it not sharpened through the year. */
-  unserviced?: { scores: Float64Array; rows: Float64Array };
+  unserviced?: { scores: Float64Array; usefulness: Float64Array };
   edge: EdgeLife | null;
 }

@@ -42,9 +42,11 @@ export function careSteps(
         tool: null,
         owned: index,
         priceMinor: (action === 'service' ? 0 : event) + serviceMinor,
-        ...(serviceMinor > 0 ? { serviceMinor, unserviced: { scores: knife.scores, rows: knife.rows } } : {}),
+        ...(serviceMinor > 0
+          ? { serviceMinor, unserviced: { scores: knife.scores, usefulness: knife.usefulness } }
+          : {}),
         ...knife.restored,
-        counted: knife.restored.rows,
+        counted: knife.restored.usefulness,
       },
     ];
   });

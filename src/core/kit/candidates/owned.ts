@@ -13,7 +13,7 @@ export interface OwnedKnife {
   type: BladeType;
   blade: BladeTraits;
   scores: Float64Array;
-  rows: Float64Array;
+  usefulness: Float64Array;
   /** The same, put right and kept as this kitchen keeps its edges. */
   restored: Scored;
 }
@@ -39,14 +39,15 @@ function ownedBlade(owned: Owned, type: BladeType, model: BladeModel | undefined
 
 /** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */
 function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }: Making): Scored {
-  if (owned.keep !== 'use') return { ...made, scores: made.scores.map(() => 0), rows: made.rows.map(() => 0) };
+  if (owned.keep !== 'use')
+    return { ...made, scores: made.scores.map(() => 0), usefulness: made.usefulness.map(() => 0) };
   const T = loads.length;
   const barred = hands.map(({ cook }) => cook.cook.mayUse !== null && !cook.cook.mayUse.includes(index));
   if (!barred.includes(true)) return made;
-  const rows = made.rows.map((value, column) => (barred[Math.floor(column / T)] ? 0 : value));
+  const rows = made.usefulness.map((value, column) => (barred[Math.floor(column / T)] ? 0 : value));
   return barred.every(Boolean)
-    ? { ...made, rows: rows.map(() => 0), scores: made.scores.map(() => 0) }
-    : { ...made, rows };
+    ? { ...made, usefulness: rows.map(() => 0), scores: made.scores.map(() => 0) }
+    : { ...made, usefulness: rows };
 }
 
 /** The owned knives as they are. An owned model that left the catalogue is taken for a typical blade of its type. */
@@ -68,7 +69,7 @@ export function ownedKnives(making: Making): OwnedKnife[] {
     const kept = service ? edgeHere(blade, { ...making, care: service }, sharp) : edge;
     const now = made(keennessNow(owned.condition, edge.averageKeenness), damageLeft(owned.condition), edge);
     const restored = made(kept.averageKeenness, 1, kept);
-    return [{ owned, type, blade, scores: now.scores, rows: now.rows, restored }];
+    return [{ owned, type, blade, scores: now.scores, usefulness: now.usefulness, restored }];
   });
 }
 

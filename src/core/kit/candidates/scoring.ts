@@ -1,5 +1,5 @@
 import { EDGE } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { biteLost, keennessNeed } from '../../cutting/work';
 import { type EdgeCare, edgeLife, type EdgeLife } from '../../edge/keenness';
 import { ramp } from '../../fit/curves';
@@ -28,7 +28,7 @@ export interface Scored {
   /** Best score over the hands, 0–100, by task: at the keenness of an average day. */
   scores: Float64Array;
   /** Usefulness by hand and task, their mean by task where it is asked for, then rescue by pressing task: the columns of the demand. */
-  rows: Float64Array;
+  usefulness: Float64Array;
   edge: EdgeLife;
 }
 
@@ -99,7 +99,7 @@ export function scoredAt(
   keenness: number,
   left: number,
   { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
-): Pick<Scored, 'scores' | 'rows'> {
+): Pick<Scored, 'scores' | 'usefulness'> {
   const T = loads.length;
   const pressing = rescued(loads);
   const scores = new Float64Array(T);
@@ -118,7 +118,7 @@ export function scoredAt(
     }
   }
   pressing.forEach((t, r) => (rows[rows.length - pressing.length + r] = rescues(scores[t] ?? 0)));
-  return { scores, rows };
+  return { scores, usefulness: rows };
 }
 
 /** A blade as bought: sharp, then kept as this kitchen keeps its edges. */

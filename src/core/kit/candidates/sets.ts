@@ -3,11 +3,11 @@ import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
 import type { Making, Sold } from './making';
 import type { Candidate } from './candidate';
 import { kindOfWork } from './kinds';
-import type { BoxedSet } from '../../catalogue/offers';
+import type { KnifeSet } from '../../catalogue/offers';
 
 /** A set with its pieces as candidates, and its price in the kitchen's currency. */
-export interface BoxForSale {
-  box: BoxedSet;
+export interface SetForSale {
+  set: KnifeSet;
   pieces: Candidate[];
   priceMinor: number;
 }
@@ -38,17 +38,17 @@ export function atSharedPrice(pieces: readonly Candidate[], priceMinor: number):
 }
 
 /** The sets that may be bought whole here: their pieces, as they are sold singly, and the price in the kitchen's currency. */
-export function boxesOf({ kitchen, reference, sold }: Pick<Making, 'kitchen' | 'reference'> & Sold): BoxForSale[] {
+export function setsForSale({ kitchen, reference, sold }: Pick<Making, 'kitchen' | 'reference'> & Sold): SetForSale[] {
   const known = new Map(sold.map((c) => [c.id, c]));
-  return [...reference.sets.values()].flatMap((box) => {
-    const pieces = box.pieces.flatMap((id) => known.get(id) ?? []);
-    if (pieces.length < box.pieces.length) return [];
-    return [{ box, pieces, priceMinor: convertMinor(box.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
+  return [...reference.sets.values()].flatMap((set) => {
+    const pieces = set.pieces.flatMap((id) => known.get(id) ?? []);
+    if (pieces.length < set.pieces.length) return [];
+    return [{ set, pieces, priceMinor: convertMinor(set.priceMinor, CATALOGUE_CURRENCY, kitchen.currency) }];
   });
 }
 
 /** A set weighed against buying only what is wanted of it (handbook 5.4). */
-export interface BoxVerdict {
+export interface SetVerdict {
   id: string;
   name: string;
   maker: string;
@@ -65,7 +65,7 @@ export interface BoxVerdict {
  * Judges a set by the plan's purchases: a piece is wanted when it is the kind of knife a step buys, near its length, each step once. The
  * set wins only when it costs less than its wanted pieces bought singly.
  */
-export function judgeBox({ box, pieces, priceMinor }: BoxForSale, steps: readonly Candidate[]): BoxVerdict {
+export function judgeSet({ set, pieces, priceMinor }: SetForSale, steps: readonly Candidate[]): SetVerdict {
   const open = steps.filter((s) => s.action === 'buy');
   const apart = (a: Candidate, b: Candidate) =>
     Math.abs((a.blade?.blade.lengthMm ?? 0) - (b.blade?.blade.lengthMm ?? 0));
@@ -84,9 +84,9 @@ export function judgeBox({ box, pieces, priceMinor }: BoxForSale, steps: readonl
   const wantedMinor = wanted.reduce((sum, p) => sum + p.priceMinor, 0);
   const name = (c: Candidate) => c.blade?.blade.name ?? c.id;
   return {
-    id: box.id,
-    name: box.name,
-    maker: box.maker,
+    id: set.id,
+    name: set.name,
+    maker: set.maker,
     priceMinor,
     wanted: wanted.map(name),
     wantedMinor,

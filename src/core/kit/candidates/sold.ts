@@ -48,14 +48,14 @@ function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
           ...(tastes.leftover === 'main' && isAllRound(type) ? { isMain: true } : {}),
           dislike: dislike(blade, type, kitchen),
           ...best,
-          counted: best.rows,
+          counted: best.usefulness,
         },
       ];
     });
 }
 
 /** What is for sale here: knives worth buying, and the pieces of sets. */
-export function soldHere(making: Making): Candidate[] {
+export function knivesForSale(making: Making): Candidate[] {
   const { models, reference } = making;
   const inSets = new Set([...reference.sets.values()].flatMap(({ pieces }) => pieces));
   return forSale(

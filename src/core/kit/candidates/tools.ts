@@ -1,4 +1,4 @@
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { usefulness } from '../demand/usefulness';
 import type { Scoring } from './scoring';
 import { rescued, rescues } from '../demand/rescue';
@@ -40,7 +40,7 @@ export function toolSteps(making: Making): Candidate[] {
           owned: null,
           priceMinor: convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, kitchen.currency),
           scores,
-          rows,
+          usefulness: rows,
           counted: rows,
           edge: null,
         },

@@ -1,5 +1,5 @@
 import { EDGE, UPKEEP } from '../../constants';
-import { taskLoads } from '../../cutting/load';
+import { taskLoads } from '../../load/load';
 import type { EdgeCare } from '../../edge/keenness';
 import { workingCooks } from '../../fit/cook';
 import type { Kitchen } from '../../kitchen/kitchen';

@@ -1,6 +1,6 @@
 import { type Chosen, chooseKit, ROUGH } from '../search/choose';
 import { kitOf, coverageOfKit } from '../search/coverage';
-import type { Workbench } from './planningContext';
+import type { PlanningContext } from './planningContext';
 
 /** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
 const LESS_MONEY = [0.75, 0.5] as const;
@@ -9,7 +9,7 @@ const LESS_MONEY = [0.75, 0.5] as const;
  * A dearer point never covers less: where the least a step must add makes the kit of a lower price of a point, within the same limits, cover
  * more, that one is taken (handbook 8.1: where anything but money would lower coverage, coverage decides).
  */
-export function coverageDecides({ problem, kitchen }: Workbench, chosen: Chosen): Chosen {
+export function coverageDecides({ problem, kitchen }: PlanningContext, chosen: Chosen): Chosen {
   if (kitchen.budgetMinor === null) return chosen;
   let best = chosen;
   const kit = kitOf(problem, chosen.choice);

@@ -2,14 +2,14 @@ import type { BladeModel } from '../../blade/schema';
 import type { Kitchen } from '../../kitchen/kitchen';
 import type { Place } from '../search/problem';
 import type { Candidate } from '../candidates/candidate';
-import type { SchoolId, Slot } from './schools';
+import type { SchoolId, PlaceRule } from './schools';
 import type { Reference } from '../../reference';
 import { isAllRound } from '../candidates/kinds';
 import type { OwnedKnife } from '../candidates/owned';
 import { withoutDominated } from '../search/dominance';
 import type { MoneyScale } from '../search/worth';
 
-export function mustSlots(kitchen: Kitchen, models: readonly BladeModel[]): Slot[] {
+export function demandedPlaces(kitchen: Kitchen, models: readonly BladeModel[]): PlaceRule[] {
   const modelIds = new Set(models.map((m) => m.id));
   return kitchen.limits.must
     .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
@@ -19,7 +19,7 @@ export function mustSlots(kitchen: Kitchen, models: readonly BladeModel[]): Slot
     }));
 }
 
-export function placesFor(slots: readonly Slot[], candidates: readonly Candidate[]): Place[] {
+export function placesFor(slots: readonly PlaceRule[], candidates: readonly Candidate[]): Place[] {
   const known = new Map<string, number[]>();
   return slots.map((slot) => {
     const fits = candidates.flatMap((c, i) => (slot.accepts(c) ? [i] : []));
@@ -48,7 +48,7 @@ export function generalsSure(
 /** Keeps what the limits ask for by name even where something else beats it. */
 export function reduced(
   candidates: Candidate[],
-  slots: readonly Slot[],
+  slots: readonly PlaceRule[],
   school: SchoolId,
   { volumes }: Pick<Reference, 'volumes'>,
   scale: MoneyScale,

@@ -5,24 +5,24 @@ import { reference } from '../../../../data/reference';
 import { bladeModelSchema } from '../../blade/schema';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import { anyKitchen } from '../../testing/arbitrary';
-import { benchOf, fileOf, modelNamed } from '../../testing/trade';
+import { contextOf, fileOf, modelNamed } from '../../testing/trade';
 import { withoutDominated } from '../search/dominance';
 import { kindOfWork } from '../candidates/kinds';
 import { PEOPLE, SCORE_WORDS, UPKEEP, WORTH } from '../../constants';
 import { crowdAt, workShares } from '../demand/crowds';
-import { isSchoolTool, schoolSlots } from './schools';
+import { isSchoolTool, schoolPlaces } from './schools';
 import { typicalBlade } from '../candidates/typicalBlade';
 import { costOf, surchargeOf } from '../search/worth';
 import { planFrom } from '../plan/plan';
 import { usefulness } from '../demand/usefulness';
-import { layOut, type Workbench } from './planningContext';
+import { preparePlanning, type PlanningContext } from './planningContext';
 import { SCHOOL_IDS } from '../../formats/kitchenWords';
 
 const weekly = (...ids: string[]): Partial<KitchenFile> => ({
   cooking: { mealsPerWeek: 0, tasks: ids.map((id) => ({ id, times: 3, per: 'week' })) },
 });
 
-const offered = (file: Partial<KitchenFile>) => benchOf(file).buyable;
+const offered = (file: Partial<KitchenFile>) => contextOf(file).buyable;
 
 const roles = (file: Partial<KitchenFile>) => new Set(offered(file).map((c) => c.type?.role));
 
@@ -66,9 +66,9 @@ describe('what is offered', () => {
   test('what another equals or beats everywhere for no more money is dropped, and never both of two equals', () => {
     fc.assert(
       fc.property(anyKitchen, (file) => {
-        const bench = layOut(file, reference, shippedModels);
-        const { scale } = bench.problem;
-        const all = bench.buyable;
+        const context = preparePlanning(file, reference, shippedModels);
+        const { scale } = context.problem;
+        const all = context.buyable;
         const kept = withoutDominated(all, scale);
         const covers = (a: (typeof all)[number], b: (typeof all)[number]) =>
           a.priceMinor <= b.priceMinor &&
@@ -90,11 +90,11 @@ describe('owned knives and tools', () => {
     condition: 'keen' | 'dull' | 'chipped' | 'worn-out',
     sharpening: keyof typeof UPKEEP.sharpeningEur = 'professional',
   ) =>
-    benchOf({
+    contextOf({
       owned: [{ type: 'chef', lengthMm: 200, condition }],
       habits: { sharpening: sharpening === 'repair' ? 'professional' : sharpening },
     });
-  const care = (bench: ReturnType<typeof owns>) => bench.problem.candidates.filter((c) => c.owned !== null);
+  const care = (context: ReturnType<typeof owns>) => context.problem.candidates.filter((c) => c.owned !== null);
 
   test('a dull knife can be sharpened, a chipped one repaired, a keen or worn-out one neither', () => {
     expect(care(owns('dull')).map((c) => [c.action, c.priceMinor])).toEqual([
@@ -108,11 +108,11 @@ describe('owned knives and tools', () => {
   });
 
   test('sharpening gives back everything the state took', () => {
-    const bench = owns('dull');
-    const [after] = care(bench);
-    const [before] = bench.owned;
+    const context = owns('dull');
+    const [after] = care(context);
+    const [before] = context.owned;
     const left = (task: string) => {
-      const t = bench.loads.findIndex((l) => l.task.id === task);
+      const t = context.loads.findIndex((l) => l.task.id === task);
       return (before?.scores[t] ?? 0) / (after?.scores[t] ?? 1);
     };
     // about six tenths at ordinary board work, less where a clean face is wanted
@@ -122,22 +122,22 @@ describe('owned knives and tools', () => {
   });
 
   test('serrated and ceramic knives are not sharpened', () => {
-    const bench = benchOf({
+    const context = contextOf({
       owned: [
         { type: 'bread', condition: 'dull' },
         { model: 'whitquarry-utility-125-ceramic', condition: 'dull' },
       ],
     });
-    expect(care(bench)).toEqual([]);
+    expect(care(context)).toEqual([]);
   });
 
   test('an owned tool is given, a tool of use is offered, a useless or unwanted one is not', () => {
     const tools = (file: Partial<KitchenFile>) =>
-      benchOf(file).problem.candidates.flatMap((c) => (c.action === 'tool' ? [c.id] : []));
+      contextOf(file).problem.candidates.flatMap((c) => (c.action === 'tool' ? [c.id] : []));
     const peels = weekly('onion-dice', 'root-peel');
     expect(tools(peels)).toContain('peeler');
     expect(tools({ ...peels, tools: ['peeler'] })).not.toContain('peeler');
-    expect(benchOf({ ...peels, tools: ['peeler'] }).problem.given).toHaveLength(2);
+    expect(contextOf({ ...peels, tools: ['peeler'] }).problem.given).toHaveLength(2);
     expect(tools({ ...peels, limits: { never: ['peeler'] } })).not.toContain('peeler');
     expect(tools(weekly('onion-dice'))).not.toContain('peeler');
   });
@@ -173,7 +173,7 @@ describe('a typical blade stands in for an owned knife', () => {
 describe('what a kit is measured against', () => {
   /** Shares of a task by how many at it, for hands all alike. */
   const roles = (task: string, file: Partial<KitchenFile> = {}) => {
-    const { loads, problem } = benchOf({ ...weekly(task, 'onion-dice'), ...file });
+    const { loads, problem } = contextOf({ ...weekly(task, 'onion-dice'), ...file });
     const t = loads.findIndex((l) => l.task.id === task);
     const states = problem.demand.states.filter((s) => s.task === t && !s.rescue);
     const whole = states.reduce((sum, s) => sum + s.roles.reduce((all, r) => all + r.weight, 0), 0);
@@ -189,7 +189,7 @@ describe('what a kit is measured against', () => {
   });
 
   test('with n at once the k-th knife counts as often as k people are at that work', () => {
-    const { loads, kitchen } = benchOf({ cooksAtOnce: 8 });
+    const { loads, kitchen } = contextOf({ cooksAtOnce: 8 });
     const shares = workShares(loads);
     expect([...shares.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
     const board = crowdAt('board', shares, 8, kitchen.cooks.length);
@@ -204,14 +204,14 @@ describe('what a kit is measured against', () => {
   });
 
   test('people of different hands at once are served each by their own; a child changes nobody’s knife', () => {
-    const two = benchOf({ cooks: [{ handLengthMm: 205 }, { handLengthMm: 158 }], cooksAtOnce: 2 });
+    const two = contextOf({ cooks: [{ handLengthMm: 205 }, { handLengthMm: 158 }], cooksAtOnce: 2 });
     expect(two.hands.map(({ share }) => share)).toEqual([0.5, 0.5]);
     expect(two.problem.demand.states.some((s) => !s.same)).toBe(true);
     const child = { handLengthMm: 132, experience: 'new' as const };
-    const family = benchOf({ cooks: [{ handLengthMm: 185 }, child], cooksAtOnce: 2 });
+    const family = contextOf({ cooks: [{ handLengthMm: 185 }, child], cooksAtOnce: 2 });
     expect(family.cooks.map((c) => c.cook.handLengthMm)).toEqual([185]);
     expect(family.kitchen.cooksAtOnce).toBe(1);
-    const many = benchOf({
+    const many = contextOf({
       cooks: [150, 165, 180, 195, 210].map((handLengthMm) => ({ handLengthMm })),
       cooksAtOnce: 4,
     });
@@ -221,10 +221,10 @@ describe('what a kit is measured against', () => {
   });
 
   test('weights add up, and what no knife should do weighs nothing', () => {
-    const bench = benchOf(weekly('onion-dice', 'coconut-crack'));
-    const { weights, total, states } = bench.problem.demand;
+    const context = contextOf(weekly('onion-dice', 'coconut-crack'));
+    const { weights, total, states } = context.problem.demand;
     expect([...weights].reduce((a, b) => a + b, 0)).toBeCloseTo(total, 9);
-    expect(weights[bench.loads.findIndex((l) => l.task.id === 'coconut-crack')]).toBe(0);
+    expect(weights[context.loads.findIndex((l) => l.task.id === 'coconut-crack')]).toBe(0);
     const covered = states.flatMap((s) => (s.rescue ? [] : s.roles.map((r) => r.weight)));
     expect(covered.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
   });
@@ -233,12 +233,12 @@ describe('what a kit is measured against', () => {
 describe('schools and places', () => {
   test('no school lays out more places than knives allowed, and a required place that can be filled is offered something', () => {
     for (const school of SCHOOL_IDS) {
-      for (const most of [1, 3, 12]) expect(schoolSlots(school, most).length, school).toBeLessThanOrEqual(most);
-      const bench = benchOf({ budget: { total: null }, limits: { maxKnives: 8 } }, school);
-      for (const place of bench.problem.places)
+      for (const most of [1, 3, 12]) expect(schoolPlaces(school, most).length, school).toBeLessThanOrEqual(most);
+      const context = contextOf({ budget: { total: null }, limits: { maxKnives: 8 } }, school);
+      for (const place of context.problem.places)
         if (place.required) expect(place.fits.length, school).toBeGreaterThan(0);
     }
-    const { loads, problem } = benchOf(weekly('onion-dice', 'root-peel', 'fish-scale', 'packet-open'));
+    const { loads, problem } = contextOf(weekly('onion-dice', 'root-peel', 'fish-scale', 'packet-open'));
     const bought = (school: 'two-and-peeler' | 'classic-three') =>
       problem.candidates.flatMap((c) => (c.action === 'tool' && isSchoolTool(school, c, loads) ? [c.id] : []));
     expect(bought('two-and-peeler').sort()).toEqual(['fish-scaler', 'peeler']);
@@ -246,28 +246,31 @@ describe('schools and places', () => {
   });
 
   test('a knife that must be had takes one of the places, unless it is owned already', () => {
-    const required = (file: Partial<KitchenFile>) => benchOf(file).problem.places.filter((p) => p.required).length;
+    const required = (file: Partial<KitchenFile>) => contextOf(file).problem.places.filter((p) => p.required).length;
     expect(required({ limits: { must: ['nakiri'] } })).toBe(1);
     expect(required({ limits: { must: ['nakiri'] }, owned: [{ type: 'nakiri' }] })).toBe(0);
     const knives = (file: Partial<KitchenFile>) =>
-      benchOf(file).problem.places.filter((p) => p.fits.length > 1 || p.required).length;
+      contextOf(file).problem.places.filter((p) => p.fits.length > 1 || p.required).length;
     expect(knives({ limits: { must: ['nakiri'], maxKnives: 3 } })).toBe(knives({ limits: { maxKnives: 3 } }));
   });
 
   test('bones chopped here though no task says so are a carcass a month, stated, and not for those who eat no poultry', () => {
     const bones = { habits: { bones: true }, ...weekly('onion-dice') };
-    expect(benchOf(bones).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(true);
-    expect(benchOf(bones).assumed.join(' ')).toContain('a carcass for stock each month');
-    expect(benchOf({ ...bones, avoids: ['poultry'] }).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(false);
-    const said = benchOf({ habits: { bones: true }, ...weekly('ribs-chop') });
+    expect(contextOf(bones).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(true);
+    expect(contextOf(bones).assumed.join(' ')).toContain('a carcass for stock each month');
+    expect(contextOf({ ...bones, avoids: ['poultry'] }).loads.some((l) => l.task.id === 'stock-bones-chop')).toBe(
+      false,
+    );
+    const said = contextOf({ habits: { bones: true }, ...weekly('ribs-chop') });
     expect(said.loads).toHaveLength(1);
   });
 });
 
-describe('scores taken over from an earlier bench', () => {
+describe('scores taken over from an earlier context', () => {
   test('only while nothing they rest on has changed, and never with another result', () => {
-    const first = benchOf({ budget: { total: 100 } });
-    const again = (file: Partial<KitchenFile>) => layOut(fileOf(file), reference, shippedModels, undefined, first);
+    const first = contextOf({ budget: { total: 100 } });
+    const again = (file: Partial<KitchenFile>) =>
+      preparePlanning(fileOf(file), reference, shippedModels, undefined, first);
     const same = (a: typeof first, b: typeof first) => a.buyable.every((c, i) => c.scores === b.buyable[i]?.scores);
     expect(same(again({ budget: { total: 300 } }), first)).toBe(true);
     expect(same(again({ budget: { total: 300 }, tools: ['peeler'] }), first)).toBe(true);
@@ -279,10 +282,10 @@ describe('scores taken over from an earlier bench', () => {
       { currency: 'GBP' },
       { cooking: { tasks: [{ id: 'onion-dice', times: 1, per: 'day' as const }] } },
     ]) {
-      const bench = again(changed);
-      expect(same(bench, first)).toBe(false);
-      expect(bench.buyable.map((c) => [c.id, ...c.rows])).toEqual(
-        layOut(fileOf(changed), reference, shippedModels).buyable.map((c) => [c.id, ...c.rows]),
+      const context = again(changed);
+      expect(same(context, first)).toBe(false);
+      expect(context.buyable.map((c) => [c.id, ...c.usefulness])).toEqual(
+        preparePlanning(fileOf(changed), reference, shippedModels).buyable.map((c) => [c.id, ...c.usefulness]),
       );
     }
   });
@@ -291,7 +294,7 @@ describe('scores taken over from an earlier bench', () => {
 test('an edge ground too acute for its steel is sold only where somebody opens it, at the price of that', () => {
   const acute = modelNamed('oskavel-kiritsuke-210');
   const sold = (sharpening: 'none' | 'pull-through' | 'stones' | 'professional', must: string[] = []) =>
-    benchOf({ habits: { sharpening }, limits: { must } }).buyable.find(({ id }) => id === acute.id);
+    contextOf({ habits: { sharpening }, limits: { must } }).buyable.find(({ id }) => id === acute.id);
   expect(sold('none')).toBeUndefined();
   expect(sold('pull-through')).toBeUndefined();
   expect(sold('none', [acute.id])).toBeDefined();
@@ -302,27 +305,27 @@ test('an edge ground too acute for its steel is sold only where somebody opens i
 
 describe('beside a sound knife of its kind', () => {
   const owning = (condition: 'keen' | 'chipped' | 'worn-out') =>
-    benchOf({ owned: [{ type: 'chef', condition }], budget: { total: 180 } });
-  const gyuto = (bench: Workbench) => bench.buyable.find(({ id }) => id === 'oskavel-gyuto-210');
+    contextOf({ owned: [{ type: 'chef', condition }], budget: { total: 180 } });
+  const gyuto = (context: PlanningContext) => context.buyable.find(({ id }) => id === 'oskavel-gyuto-210');
 
   test('a new one counts what it lifts out of a struggle, up to done well, and no polish', () => {
-    const bench = owning('keen');
-    expect(bench.counts).toBe('rescue');
-    const like = gyuto(bench);
-    const own = bench.owned[0]?.restored;
-    bench.loads.forEach((_, t) => {
-      const [had, has = 0, counted = 0] = [own?.scores[t] ?? 0, like?.rows[t], like?.counted[t]];
+    const context = owning('keen');
+    expect(context.counts).toBe('rescue');
+    const like = gyuto(context);
+    const own = context.owned[0]?.restored;
+    context.loads.forEach((_, t) => {
+      const [had, has = 0, counted = 0] = [own?.scores[t] ?? 0, like?.usefulness[t], like?.counted[t]];
       if (had >= WORTH.needFrom.value) expect(counted).toBeLessThanOrEqual(Math.max(usefulness(had), 0) + 1e-9);
       else if (had <= SCORE_WORDS.manages.value)
         expect(counted).toBeCloseTo(Math.min(has, Math.max(usefulness(had), WORTH.likeCap.value)), 9);
     });
-    expect(planFrom(bench).assumed.join(' ')).toMatch(/kept: their like would add \d\.\d points of polish/);
+    expect(planFrom(context).assumed.join(' ')).toMatch(/kept: their like would add \d\.\d points of polish/);
   });
 
   test('one that can be repaired is sound, one that is worn out is not', () => {
     expect(gyuto(owning('chipped'))?.isAgain).toBe(true);
     expect(gyuto(owning('worn-out'))?.isAgain).toBe(false);
     const bread = owning('keen').buyable.find(({ type }) => type?.id === 'bread');
-    expect(bread?.counted).toEqual(bread?.rows);
+    expect(bread?.counted).toEqual(bread?.usefulness);
   });
 });

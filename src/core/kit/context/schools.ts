@@ -1,12 +1,12 @@
 import { SCHOOL } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import type { SCHOOL_IDS, SECOND_KNIVES } from '../../formats/kitchenWords';
 import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
 
 /** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
-export interface Slot {
+export interface PlaceRule {
   accepts(candidate: Candidate): boolean;
   required: boolean;
 }
@@ -20,12 +20,12 @@ const role = (c: Candidate, ...roles: string[]) => c.action === 'buy' && roles.i
 const type = (c: Candidate, ...ids: string[]) => c.action === 'buy' && ids.includes(c.type?.id ?? '');
 
 /** Nothing is required that nobody here may use. */
-const need = (accepts: Slot['accepts']): Slot => ({
+const need = (accepts: PlaceRule['accepts']): PlaceRule => ({
   accepts: (c) => accepts(c) && c.scores.some((score) => score > 0),
   required: true,
 });
 
-const may = (accepts: Slot['accepts']): Slot => ({ accepts, required: false });
+const may = (accepts: PlaceRule['accepts']): PlaceRule => ({ accepts, required: false });
 
 const cheap = ({ blade }: Candidate) =>
   blade !== null &&
@@ -39,7 +39,7 @@ const general = (c: Candidate) => role(c, 'general') && !type(c, 'camp');
 const serrated = (c: Candidate) => role(c, 'serrated');
 
 /** The knife places of each school (handbook 5.3); `free` and `boxed-set` have none of their own. */
-const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
+const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   // its supporters mean a knife for loaves and roasts, not a small one
   'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= SCHOOL.loaf.value)],
   'classic-three': [need(general), need((c) => type(c, 'paring', 'petty')), need(serrated)],
@@ -84,7 +84,7 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, Slot[]> = {
 const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
 
 /** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
-function openSlots(most: number, second: Second | null, generalsOwned: number): Slot[] {
+function openPlaces(most: number, second: Second | null, generalsOwned: number): PlaceRule[] {
   return Array.from({ length: most }, (_, i) => {
     if (second === 'general' && i < 2 - generalsOwned) return need(allRound);
     if (second === 'specialist' && i >= 1 - generalsOwned) return may((c) => c.action === 'buy' && !allRound(c));
@@ -95,13 +95,13 @@ function openSlots(most: number, second: Second | null, generalsOwned: number): 
 type Second = (typeof SECOND_KNIVES)[number];
 
 /** The knife places a school lays out; `free` leaves `maxKnives` open ones, but for what the second knife is to be. */
-export function schoolSlots(
+export function schoolPlaces(
   school: SchoolId,
   maxKnives: number,
   second: Second | null = null,
   generalsOwned = 0,
-): Slot[] {
-  if (school === 'free' || school === 'boxed-set') return openSlots(maxKnives, second, generalsOwned);
+): PlaceRule[] {
+  if (school === 'free' || school === 'boxed-set') return openPlaces(maxKnives, second, generalsOwned);
   return PLACES[school].slice(0, maxKnives);
 }
 

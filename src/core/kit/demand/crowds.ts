@@ -1,4 +1,4 @@
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { type WorkKind, workKind } from '../../cutting/work';
 
 /** P(exactly k of n), each with probability p. */

@@ -1,5 +1,5 @@
 import { PEOPLE } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { workKind } from '../../cutting/work';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { crowdAt, workShares } from './crowds';

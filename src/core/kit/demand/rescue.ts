@@ -1,5 +1,5 @@
 import { LOAD, WORTH } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 
 /** Weekly work, or work that matters: what is brought out of a struggle before anything is polished (handbook 8.1). */
 export const isPressing = ({ task, weight, matters, timesPerYear }: TaskLoad): boolean =>

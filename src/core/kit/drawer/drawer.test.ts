@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import type { KitchenFile, OwnedFile } from '../../formats/kitchenFile';
-import { benchOf } from '../../testing/trade';
+import { contextOf } from '../../testing/trade';
 import { readDrawer } from './drawer';
 
-const open = (owned: OwnedFile[], file: Partial<KitchenFile> = {}) => readDrawer(benchOf({ ...file, owned }));
+const open = (owned: OwnedFile[], file: Partial<KitchenFile> = {}) => readDrawer(contextOf({ ...file, owned }));
 
 const bony: Partial<KitchenFile> = {
   cooking: { cuisines: [{ id: 'grill-and-roast' }], tasks: [{ id: 'stock-bones-chop', times: 1, per: 'week' }] },

@@ -5,7 +5,7 @@ import { fromMinor } from '../../money/currency';
 import { careSteps } from '../candidates/care';
 import type { OwnedKnife } from '../candidates/owned';
 import { toolScores } from '../candidates/tools';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit } from '../search/coverage';
 
 /** What to do with an owned knife. */
@@ -47,9 +47,9 @@ const APART = {
 } as const;
 
 /** Which knife each task goes to, by index; −1 where none does it at all well, or a tool does it better. */
-function goesTo(scores: readonly Float64Array[], bench: Workbench): number[] {
-  const tools = bench.kitchen.tools.map((id) => toolScores(id, bench.loads));
-  return bench.loads.map(({ weight }, t) => {
+function goesTo(scores: readonly Float64Array[], context: PlanningContext): number[] {
+  const tools = context.kitchen.tools.map((id) => toolScores(id, context.loads));
+  return context.loads.map(({ weight }, t) => {
     if (weight === 0) return -1;
     const tool = Math.max(SCORE_WORDS.struggles.value, ...tools.map((row) => row[t] ?? 0));
     return scores.reduce(
@@ -59,16 +59,16 @@ function goesTo(scores: readonly Float64Array[], bench: Workbench): number[] {
   });
 }
 
-function dangersOf(bench: Workbench, knife: OwnedKnife): string[] {
+function dangersOf(context: PlanningContext, knife: OwnedKnife): string[] {
   const { condition } = knife.owned;
   const state = condition === 'dull' || condition === 'chipped' || condition === 'worn-out' ? [DANGER[condition]] : [];
-  const never = bench.tasks.flatMap((task, t) => {
-    const load = bench.loads[t];
+  const never = context.tasks.flatMap((task, t) => {
+    const load = context.loads[t];
     if (!load || load.task.load < GUIDANCE.caution.value || task.modes.length === 0) return [];
-    const { veto } = explain(knife.blade, task, bench.cooks);
+    const { veto } = explain(knife.blade, task, context.cooks);
     return veto ? [`${load.task.name}: ${veto}`] : [];
   });
-  const other = bench.cooks.find(
+  const other = context.cooks.find(
     ({ cook }) => knife.blade.blade.bevel === 'single' && knife.blade.blade.handed !== cook.handed,
   );
   const hand = other
@@ -78,24 +78,24 @@ function dangersOf(bench: Workbench, knife: OwnedKnife): string[] {
 }
 
 /** Looks through the drawer: what each knife does best here, what only needs sharpening, what nothing ever goes to, what is dangerous. */
-export function readDrawer(bench: Workbench): Drawer {
-  const { owned, kitchen } = bench;
+export function readDrawer(context: PlanningContext): Drawer {
+  const { owned, kitchen } = context;
   const today = goesTo(
     owned.map((o) => o.scores),
-    bench,
+    context,
   );
-  const care = careSteps(bench, owned);
+  const care = careSteps(context, owned);
   const restored = owned.map((knife, i) => care.find((c) => c.owned === i)?.scores ?? knife.scores);
-  const once = goesTo(restored, bench);
-  const now = coverageOfKit(bench.problem, []);
+  const once = goesTo(restored, context);
+  const now = coverageOfKit(context.problem, []);
 
   const knives = owned.map((knife, i): DrawerKnife => {
-    const doesBest = bench.loads
+    const doesBest = context.loads
       .flatMap((load, t) => (today[t] === i ? [{ load, score: knife.scores[t] ?? 0 }] : []))
       .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek);
     const step = care.findIndex((c) => c.owned === i);
     const putRight = care[step];
-    const coverage = putRight ? coverageOfKit(bench.problem, [putRight]) - now : 0;
+    const coverage = putRight ? coverageOfKit(context.problem, [putRight]) - now : 0;
     const { condition, use } = knife.owned;
     const idle = !once.includes(i);
     const apart = knife.owned.keep !== 'use';
@@ -130,7 +130,7 @@ export function readDrawer(bench: Workbench): Drawer {
         step >= 0 && coverage > 0.0005
           ? { coverage, price: fromMinor(care[step]?.priceMinor ?? 0, kitchen.currency) }
           : null,
-      dangers: dangersOf(bench, knife),
+      dangers: dangersOf(context, knife),
     };
   });
   return { coverage: now, knives };

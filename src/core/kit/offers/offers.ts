@@ -1,35 +1,40 @@
 import { showMoney } from '../../money/currency';
-import { atSharedPrice, boxesOf, type BoxForSale } from '../candidates/sets';
+import { atSharedPrice, setsForSale, type SetForSale } from '../candidates/sets';
 import type { VolumeOffer } from '../../catalogue/offers';
 import type { Candidate } from '../candidates/candidate';
 import { affordable, type Place, type Problem, takesKnives } from '../search/problem';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** Knives that cost less together: a set bought whole, or so many of one maker's. */
-export type Offer = ({ kind: 'set' } & BoxForSale) | ({ kind: 'volume' } & VolumeOffer);
+export type Offer = ({ kind: 'set' } & SetForSale) | ({ kind: 'volume' } & VolumeOffer);
 
 /**
  * Every offer this kitchen may take up. Schools say what is bought, so offers are left to the free plan. A piece for which there is no work
  * here adds nothing: it lies idle.
  */
-export function offersFor(bench: Workbench): Offer[] {
+export function offersFor(context: PlanningContext): Offer[] {
   // an offer would put a general knife where the kitchen wants a specialist
-  if (bench.school !== 'free' || bench.kitchen.limits.second === 'specialist') return [];
+  if (context.school !== 'free' || context.kitchen.limits.second === 'specialist') return [];
   // what is paid over months is no one basket; a service is priced beside singles only
-  if (bench.kitchen.perMonthMinor !== null || bench.service) return [];
+  if (context.kitchen.perMonthMinor !== null || context.service) return [];
   // a piece counts as it does singly: beside a sound owned knife of its kind no polish
-  const singly = new Map(bench.buyable.map((c) => [c.id, c]));
-  const idle = new Float64Array(bench.problem.demand.columns);
+  const singly = new Map(context.buyable.map((c) => [c.id, c]));
+  const idle = new Float64Array(context.problem.demand.columns);
   return [
-    ...boxesOf(bench).map((box) => ({
-      ...box,
+    ...setsForSale(context).map((set) => ({
+      ...set,
       kind: 'set' as const,
-      pieces: box.pieces.map(
+      pieces: set.pieces.map(
         (piece) =>
-          singly.get(piece.id) ?? { ...piece, scores: new Float64Array(bench.loads.length), rows: idle, counted: idle },
+          singly.get(piece.id) ?? {
+            ...piece,
+            scores: new Float64Array(context.loads.length),
+            usefulness: idle,
+            counted: idle,
+          },
       ),
     })),
-    ...bench.reference.volumes.map((volume) => ({ kind: 'volume' as const, ...volume })),
+    ...context.reference.volumes.map((volume) => ({ kind: 'volume' as const, ...volume })),
   ];
 }
 
@@ -51,13 +56,13 @@ function inPlaceOfOpen(
 }
 
 /**
- * The bench with a set bought whole: its pieces stand in required places at their share of its price, each in one that demands such a
+ * The context with a set bought whole: its pieces stand in required places at their share of its price, each in one that demands such a
  * knife where there is one.
  */
-function withSet(bench: Workbench, { box, pieces, priceMinor }: BoxForSale): Workbench | null {
-  const { problem, kitchen } = bench;
+function withSet(context: PlanningContext, { set, pieces, priceMinor }: SetForSale): PlanningContext | null {
+  const { problem, kitchen } = context;
   const candidates = [...problem.candidates];
-  const offer = `Comes in the set ${box.name}, ${box.maker}: ${showMoney(priceMinor, kitchen.currency)} for its ${pieces.length} pieces, less than those wanted cost singly; the price here is its share.`;
+  const offer = `Comes in the set ${set.name}, ${set.maker}: ${showMoney(priceMinor, kitchen.currency)} for its ${pieces.length} pieces, less than those wanted cost singly; the price here is its share.`;
   if (pieces.some(({ id }) => candidates.some((c) => c.id === id && c.inSet))) return null;
   const indices = atSharedPrice(pieces, priceMinor).map((piece) => {
     const single = candidates.findIndex((c) => c.id === piece.id);
@@ -79,15 +84,15 @@ function withSet(bench: Workbench, { box, pieces, priceMinor }: BoxForSale): Wor
   // a piece is had in the set or not at all
   const without = left.map(({ fits, required }) => ({ fits: fits.filter((i) => !indices.includes(i)), required }));
   const places = inPlaceOfOpen([...filled, ...without], others, candidates);
-  return places && { ...bench, problem: { ...problem, candidates, places } };
+  return places && { ...context, problem: { ...problem, candidates, places } };
 }
 
 /**
- * The benches with a maker's volume price: so many of its knives are required, and each costs that much less. A place that demands a knife
+ * The contexts with a maker's volume price: so many of its knives are required, and each costs that much less. A place that demands a knife
  * may be filled from the basket or not, hence several.
  */
-function withVolume(bench: Workbench, volume: VolumeOffer): Workbench[] {
-  const { problem } = bench;
+function withVolume(context: PlanningContext, volume: VolumeOffer): PlanningContext[] {
+  const { problem } = context;
   const { maker, from, off } = volume;
   const offer = `${from} or more of ${maker} in one basket: ${Math.round(off * 100)}% off each, counted in here.`;
   const isTheirs = problem.candidates.map((c) => isSingle(c, maker));
@@ -105,18 +110,18 @@ function withVolume(bench: Workbench, volume: VolumeOffer): Workbench[] {
       );
       const basket = Array.from({ length: from - some.length }, () => ({ fits: theirs, required: true }));
       const places = inPlaceOfOpen(fromBasket, basket, candidates);
-      return places ? { ...bench, problem: { ...problem, candidates, places } } : [];
+      return places ? { ...context, problem: { ...problem, candidates, places } } : [];
     });
 }
 
 const subsets = <T>([first, ...rest]: readonly T[]): T[][] =>
   first === undefined ? [[]] : subsets(rest).flatMap((some) => [some, [first, ...some]]);
 
-/** The benches with an offer taken up, one for each way of doing so; none where the places or the money do not reach for it. */
-export function taking(bench: Workbench, offer: Offer): Workbench[] {
-  const benches = offer.kind === 'set' ? [withSet(bench, offer)] : withVolume(bench, offer);
-  const { unmet } = affordable(bench.problem);
-  return benches.filter((on) => on !== null).filter((on) => affordable(on.problem).unmet <= unmet);
+/** The contexts with an offer taken up, one for each way of doing so; none where the places or the money do not reach for it. */
+export function taking(context: PlanningContext, offer: Offer): PlanningContext[] {
+  const contexts = offer.kind === 'set' ? [withSet(context, offer)] : withVolume(context, offer);
+  const { unmet } = affordable(context.problem);
+  return contexts.filter((on) => on !== null).filter((on) => affordable(on.problem).unmet <= unmet);
 }
 
 /** A problem in which offers are had without their conditions, and which of them made each candidate cheaper, by index. */
@@ -131,8 +136,8 @@ interface Wishful {
  * Every knife at the lowest price any of the offers gives it, a set's piece at its share, whether or not the rest is bought: whatever the offers
  * truly allow is allowed here for no more money, so that no kit with offers beats the best kit of this problem.
  */
-export function wishing(bench: Workbench, offers: readonly Offer[]): Wishful {
-  const { problem } = bench;
+export function wishing(context: PlanningContext, offers: readonly Offer[]): Wishful {
+  const { problem } = context;
   const candidates = [...problem.candidates];
   const cheaperBy = new Map<number, Offer[]>();
   const singly = [...problem.candidates];

@@ -14,7 +14,7 @@ import {
   type Rung,
   SLICE,
 } from '../search/sizes';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** Nodes spent on a kit with prices for the asking before an offer it leans on is decided. */
 const LOOK = 200;
@@ -25,13 +25,13 @@ const PROBE_STEPS = 20;
 /** What a search has found, offers and all. */
 export interface Proven {
   proof: Proof;
-  /** The bench the kit stands on: with the offers it takes. */
-  on: Workbench;
+  /** The context the kit stands on: with the offers it takes. */
+  on: PlanningContext;
 }
 
 /** Some offers taken up, others still open, and the most that can come of it. */
 interface Branch {
-  on: Workbench;
+  on: PlanningContext;
   open: readonly Offer[];
   bound: number;
   /** Whether offers of which nothing can come have been dropped. */
@@ -53,20 +53,20 @@ class OfferSearch {
   private work: number;
 
   constructor(
-    private readonly bench: Workbench,
+    private readonly context: PlanningContext,
     private readonly rung: Rung,
     offers: readonly Offer[],
   ) {
-    this.best = { proof: rung.proof, on: bench };
+    this.best = { proof: rung.proof, on: context };
     this.nodes = rung.proof.nodes;
     this.work = rung.work;
-    const open = offers.filter((offer) => this.takingHere(bench, offer).length > 0);
-    if (open.length > 0) this.branches.push({ on: bench, open, bound: Infinity });
+    const open = offers.filter((offer) => this.takingHere(context, offer).length > 0);
+    if (open.length > 0) this.branches.push({ on: context, open, bound: Infinity });
   }
 
-  /** The benches with an offer taken up that leave room for no more knives than are sought. */
-  private takingHere(bench: Workbench, offer: Offer): Workbench[] {
-    return taking(bench, offer).filter(({ problem }) => requiredKnives(problem) <= this.rung.size);
+  /** The contexts with an offer taken up that leave room for no more knives than are sought. */
+  private takingHere(context: PlanningContext, offer: Offer): PlanningContext[] {
+    return taking(context, offer).filter(({ problem }) => requiredKnives(problem) <= this.rung.size);
   }
 
   /** A search for what is worth more than the best so far. */
@@ -83,7 +83,7 @@ class OfferSearch {
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
-  private *probed(on: Workbench, open: readonly Offer[]): Generator<Proven, Offer[]> {
+  private *probed(on: PlanningContext, open: readonly Offer[]): Generator<Proven, Offer[]> {
     let left = [...open];
     for (const offer of open) {
       if (this.isEnough) break;
@@ -135,7 +135,7 @@ class OfferSearch {
 
   private *explore({ on, open, probed }: Branch): Generator<Proven, boolean> {
     // without offers it is the kit that was searched before
-    if (on === this.bench && open.length === 0) return true;
+    if (on === this.context && open.length === 0) return true;
     const { problem, singly, cheaperBy } = wishing(on, open);
     const wished = this.above(problem);
     this.wished = wished;
@@ -167,38 +167,38 @@ class OfferSearch {
     );
     if (real.priceMinor <= problem.budgetMinor && real.taken.length > 0) {
       // this kit only has to be had with its offers
-      const benches = real.taken.reduce((all, offer) => all.flatMap((b) => taking(b, offer)), [on]);
-      for (const bench of benches) {
-        const had = this.above(bench.problem);
+      const contexts = real.taken.reduce((all, offer) => all.flatMap((b) => taking(b, offer)), [on]);
+      for (const context of contexts) {
+        const had = this.above(context.problem);
         if (!(yield* this.run(had))) return false;
-        if (had.found) this.best = { proof: had.proof(), on: bench };
+        if (had.found) this.best = { proof: had.proof(), on: context };
       }
       if (this.best.proof.value >= bound - PRECISION) return true;
     }
     const rest = open.filter((offer) => offer !== leansOn);
     this.branches.push({ on, open: rest, bound });
-    for (const bench of this.takingHere(on, leansOn)) this.branches.push({ on: bench, open: rest, bound });
+    for (const context of this.takingHere(on, leansOn)) this.branches.push({ on: context, open: rest, bound });
     return true;
   }
 }
 
 /** What is known while plain kits are still being compared: what offers can do is not known yet. */
-const sofar = (bench: Workbench, { proof }: Rung): Proven => ({
+const sofar = (context: PlanningContext, { proof }: Rung): Proven => ({
   proof: { ...proof, bound: Infinity, gap: Infinity, proven: false },
-  on: bench,
+  on: context,
 });
 
 /** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
-export function* proveBest(bench: Workbench): Generator<Proven, Proven> {
-  const { problem } = affordable(bench.problem);
-  const search = new ExactSearch(problem, chooseKit(problem, ROUGH, undefined, bench.seed).choice);
-  while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: bench };
-  const offers = offersFor(bench);
+export function* proveBest(context: PlanningContext): Generator<Proven, Proven> {
+  const { problem } = affordable(context.problem);
+  const search = new ExactSearch(problem, chooseKit(problem, ROUGH, undefined, context.seed).choice);
+  while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: context };
+  const offers = offersFor(context);
   const { rootMultipliers: hint, work } = search;
   const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };
-  if (offers.length === 0) return { proof: rung.proof, on: bench };
-  yield sofar(bench, rung);
-  return yield* new OfferSearch(bench, rung, offers).search();
+  if (offers.length === 0) return { proof: rung.proof, on: context };
+  yield sofar(context, rung);
+  return yield* new OfferSearch(context, rung, offers).search();
 }
 
 /** The best kit of one size as it is known so far. */
@@ -220,18 +220,18 @@ function sized({ proof, on }: Proven, size: number): SizeProof {
  * then with them, from the largest down, as the money often buys fewer knives than there are places for: what is best with eight
  * places is then best with seven.
  */
-export function* bestOfEverySize(bench: Workbench): Generator<SizeProof[], SizeProof[]> {
-  const plain = ladder(bench.problem, Math.min(LARGEST_SIZE, knifePlaces(bench.problem)));
+export function* bestOfEverySize(context: PlanningContext): Generator<SizeProof[], SizeProof[]> {
+  const plain = ladder(context.problem, Math.min(LARGEST_SIZE, knifePlaces(context.problem)));
   let step = plain.next();
-  for (; !step.done; step = plain.next()) yield step.value.map((rung) => sized(sofar(bench, rung), rung.size));
+  for (; !step.done; step = plain.next()) yield step.value.map((rung) => sized(sofar(context, rung), rung.size));
   const rungs = step.value;
-  const offers = offersFor(bench);
+  const offers = offersFor(context);
   const known: SizeProof[] = [];
-  const still = (least: number) => rungs.slice(0, least - 1).map((r) => sized(sofar(bench, r), r.size));
+  const still = (least: number) => rungs.slice(0, least - 1).map((r) => sized(sofar(context, r), r.size));
   while (known.length < rungs.length) {
     const rung = rungs[rungs.length - known.length - 1];
     if (!rung) break;
-    const search = new OfferSearch(bench, rung, offers).search();
+    const search = new OfferSearch(context, rung, offers).search();
     let next = search.next();
     for (; !next.done; next = search.next()) yield [...still(rung.size), sized(next.value, rung.size), ...known];
     const found = sized(next.value, rung.size);

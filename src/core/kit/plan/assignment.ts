@@ -1,6 +1,6 @@
 import { toolScores } from '../candidates/tools';
 import type { Candidate } from '../candidates/candidate';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** A task of the kitchen with its share of the weight, and what serves it best once the plan is carried out. */
 export interface Served {
@@ -16,22 +16,25 @@ export interface Served {
 
 /** Everything that serves once some steps are taken: owned knives, owned tools, the steps. A knife put right stands for its dull self. */
 export function serversOf(
-  bench: Workbench,
+  context: PlanningContext,
   steps: readonly Candidate[],
 ): { by: NonNullable<Served['by']>; scores: Float64Array }[] {
   const replaced = new Set(steps.flatMap((s) => (s.owned === null ? [] : [s.owned])));
   return [
-    ...bench.owned.flatMap(({ scores }, owned) => (replaced.has(owned) ? [] : [{ by: { owned }, scores }])),
-    ...bench.kitchen.tools.map((tool) => ({ by: { tool }, scores: toolScores(tool, bench.loads) })),
+    ...context.owned.flatMap(({ scores }, owned) => (replaced.has(owned) ? [] : [{ by: { owned }, scores }])),
+    ...context.kitchen.tools.map((tool) => ({ by: { tool }, scores: toolScores(tool, context.loads) })),
     ...steps.map(({ scores }, step) => ({ by: { step }, scores })),
   ];
 }
 
 /** Minutes a week that go to each of the steps and of the owned knives once all steps are carried out. */
-export function minutesServedBy(bench: Workbench, steps: readonly Candidate[]): { steps: number[]; owned: number[] } {
-  const minutes = { steps: steps.map(() => 0), owned: bench.owned.map(() => 0) };
+export function minutesServedBy(
+  context: PlanningContext,
+  steps: readonly Candidate[],
+): { steps: number[]; owned: number[] } {
+  const minutes = { steps: steps.map(() => 0), owned: context.owned.map(() => 0) };
   const add = (to: number[], at: number, more: number) => (to[at] = (to[at] ?? 0) + more);
-  for (const { minutesPerWeek, by } of servedBy(bench, steps)) {
+  for (const { minutesPerWeek, by } of servedBy(context, steps)) {
     if (by && 'owned' in by) add(minutes.owned, by.owned, minutesPerWeek);
     if (!by || !('step' in by)) continue;
     // a knife put right is the owned one again
@@ -43,14 +46,14 @@ export function minutesServedBy(bench: Workbench, steps: readonly Candidate[]): 
 }
 
 /** Minutes a week that go to each of the steps once all are carried out. */
-export const minutesServed = (bench: Workbench, steps: readonly Candidate[]): number[] =>
-  minutesServedBy(bench, steps).steps;
+export const minutesServed = (context: PlanningContext, steps: readonly Candidate[]): number[] =>
+  minutesServedBy(context, steps).steps;
 
 /** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
-export function servedBy(bench: Workbench, steps: readonly Candidate[]): Served[] {
-  const servers = serversOf(bench, steps);
-  const total = bench.problem.demand.total;
-  const served = bench.loads.map((load, t) => {
+export function servedBy(context: PlanningContext, steps: readonly Candidate[]): Served[] {
+  const servers = serversOf(context, steps);
+  const total = context.problem.demand.total;
+  const served = context.loads.map((load, t) => {
     let at = -1;
     servers.forEach(({ scores }, i) => {
       if ((scores[t] ?? 0) > (at < 0 ? 0 : (servers[at]?.scores[t] ?? 0) + 0.5)) at = i;

@@ -5,7 +5,7 @@ import { bestOrder, byMoney, byMonth, type Pace } from './order';
 import { serversOf } from './assignment';
 import { buysInOrder } from '../context/schools';
 import { isPressing } from '../demand/rescue';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit } from '../search/coverage';
 
 /** Coverage of the owned knives plus some steps, 0–1. */
@@ -13,25 +13,25 @@ export type ValueOf = (steps: readonly Candidate[]) => number;
 
 /** Coverage of what is owned and some steps, with others that are there in any case. */
 export const coverageOf =
-  ({ problem }: Pick<Workbench, 'problem'>, there: readonly Candidate[] = []): ValueOf =>
+  ({ problem }: Pick<PlanningContext, 'problem'>, there: readonly Candidate[] = []): ValueOf =>
   (steps) =>
     coverageOfKit(problem, [...steps, ...there]);
 
 /** Best score so far per task, over owned knives, owned tools and the steps taken. */
-export function bestScores(bench: Workbench, steps: readonly Candidate[]): Float64Array {
-  const rows = serversOf(bench, steps).map(({ scores }) => scores);
-  return new Float64Array(bench.loads.map((_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0)));
+export function bestScores(context: PlanningContext, steps: readonly Candidate[]): Float64Array {
+  const rows = serversOf(context, steps).map(({ scores }) => scores);
+  return new Float64Array(context.loads.map((_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0)));
 }
 
 /** Puts the chosen steps in buying order, wants after needs; an order asked for goes before both, and what it costs is told. */
 export function buyingOrder(
-  bench: Workbench,
+  context: PlanningContext,
   valueOf: ValueOf,
   chosen: readonly Candidate[],
   asRequired: readonly Candidate[] = [],
 ): { steps: { step: Candidate; need: boolean }[]; orderCosts: number | null } {
   const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
-  const pace = paceOf(bench);
+  const pace = paceOf(context);
   const now = valueOf([]);
   const gains = chosen.map((step) => valueOf([step]) - now);
   const leader = Math.max(0, ...gains);
@@ -60,14 +60,14 @@ export function buyingOrder(
       pace,
     ),
   );
-  const order = buysInOrder(bench.school) ? ranked(freely) : freely;
+  const order = buysInOrder(context.school) ? ranked(freely) : freely;
   const judge = (steps: readonly Candidate[]) =>
-    steps.map((step, i) => ({ step, need: isNeed(bench, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
+    steps.map((step, i) => ({ step, need: isNeed(context, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
   const judged = judge(order);
   const inNeed = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
-  const sorted = buysInOrder(bench.school) ? judged : inNeed;
-  const best = bench.kitchen.limits.second === 'general' ? generalsFirst(sorted) : sorted;
-  const { order: asked } = bench.kitchen.limits;
+  const sorted = buysInOrder(context.school) ? judged : inNeed;
+  const best = context.kitchen.limits.second === 'general' ? generalsFirst(sorted) : sorted;
+  const { order: asked } = context.kitchen.limits;
   if (asked.length === 0) return { steps: best, orderCosts: null };
   const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
   const free = best.map(({ step }) => step);
@@ -89,7 +89,7 @@ function generalsFirst<T extends { step: Candidate }>(steps: readonly T[]): T[] 
 }
 
 /** Against months where money comes by the month, else against money. */
-function paceOf({ kitchen: { perMonthMinor }, problem }: Workbench): Pace {
+function paceOf({ kitchen: { perMonthMinor }, problem }: PlanningContext): Pace {
   const wait = Math.max(1, ORDER.wait.value * problem.scale.keepMinor);
   return perMonthMinor ? byMonth(perMonthMinor, wait) : byMoney(wait);
 }
@@ -114,32 +114,32 @@ function missingOnTheWay(pace: Pace, valueOf: ValueOf, steps: readonly Candidate
  * owned or comes before it by ten score points on the work it takes over (handbook 8.1). All else is a want.
  */
 function isNeed(
-  bench: Workbench,
+  context: PlanningContext,
   valueOf: ValueOf,
   before: readonly Candidate[],
   step: Candidate,
   later: readonly Candidate[],
 ): boolean {
   const w = WORTH;
-  const others = bestScores(bench, [...before, ...later]);
-  const rescuesWork = bench.loads.some(
+  const others = bestScores(context, [...before, ...later]);
+  const rescuesWork = context.loads.some(
     (load, t) =>
       isPressing(load) && (others[t] ?? 0) < w.needFrom.value && (step.scores[t] ?? 0) >= SCORE_WORDS.doesItWell.value,
   );
   if (rescuesWork) return true;
   if (valueOf([...before, step]) - valueOf(before) < w.needGain.value) return false;
-  const was = bestScores(bench, before);
+  const was = bestScores(context, before);
   const kind = kindOfWork(step);
   const replaced = new Set(before.flatMap((s) => (s.owned === null ? [] : [s.owned])));
   const alike = [
-    ...bench.owned.filter(
+    ...context.owned.filter(
       (o, i) => !replaced.has(i) && o.owned.keep === 'use' && kindOfWork({ type: o.type, id: '' }) === kind,
     ),
     ...before.filter((c) => kindOfWork(c) === kind),
   ];
   let weight = 0;
   let beats = 0;
-  bench.loads.forEach((load, t) => {
+  context.loads.forEach((load, t) => {
     const score = step.scores[t] ?? 0;
     if (load.weight <= 0 || score <= (was[t] ?? 0)) return;
     const best = alike.reduce((most, o) => Math.max(most, o.scores[t] ?? 0), 0);
@@ -147,6 +147,6 @@ function isNeed(
     beats += load.weight * (score - best);
   });
   // a second knife for a second pair of hands beats nothing and is needed all the same
-  if (weight === 0) return bench.kitchen.cooksAtOnce > 1;
-  return beats / weight >= w.needBeats.value || bench.kitchen.cooksAtOnce > 1;
+  if (weight === 0) return context.kitchen.cooksAtOnce > 1;
+  return beats / weight >= w.needBeats.value || context.kitchen.cooksAtOnce > 1;
 }

@@ -4,7 +4,7 @@ import type { WorkKind } from '../../cutting/work';
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
 import { crowdAt, workShares } from '../demand/crowds';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** Where several work at once, the kinds of knife people reach for at the same time, and in words. */
 const KINDS: readonly { kind: WorkKind; role: string; work: string }[] = [
@@ -15,8 +15,8 @@ const KINDS: readonly { kind: WorkKind; role: string; work: string }[] = [
 ];
 
 /** How many knives of each kind are wanted where several work at once, and how many there are with the steps taken. */
-export function copiesWanted(bench: Workbench, steps: readonly Candidate[]): NonNullable<Plan['copies']> {
-  const { kitchen, loads, owned, cooks } = bench;
+export function copiesWanted(context: PlanningContext, steps: readonly Candidate[]): NonNullable<Plan['copies']> {
+  const { kitchen, loads, owned, cooks } = context;
   const n = kitchen.cooksAtOnce;
   if (n < 2) return [];
   const shares = workShares(loads);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
-import { taskDone } from '../../cutting/load';
+import { taskDone } from '../../load/load';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import { prepareTask, score } from '../../fit/score';
 import { cookOf, fileOf, taskNamed, traitsOf } from '../../testing/trade';

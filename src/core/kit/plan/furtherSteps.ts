@@ -5,11 +5,11 @@ import { bestScores } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
 import { bladeFigures, BLANK_STEP, lowerFirst, round } from './step';
 import type { Upkeep } from './upkeep';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** A step that cuts nothing but keeps the kit. */
 export const upkeepStep = (
-  { kitchen }: Workbench,
+  { kitchen }: PlanningContext,
   { tool, priceMinor, need, why }: Upkeep,
   coverageAfter: number,
 ): PlanStep => ({
@@ -26,8 +26,13 @@ export const upkeepStep = (
 });
 
 /** The year's sharpening that is bought along, as a step with its gain. */
-export function serviceStep(bench: Workbench, knives: readonly Candidate[], before: number, after: number): PlanStep {
-  const { currency } = bench.kitchen;
+export function serviceStep(
+  context: PlanningContext,
+  knives: readonly Candidate[],
+  before: number,
+  after: number,
+): PlanStep {
+  const { currency } = context.kitchen;
   const priceMinor = knives.reduce((sum, s) => sum + (s.serviceMinor ?? 0), 0);
   const count = knives.filter((s) => (s.serviceMinor ?? 0) > 0).length;
   const gain = round(after - before, 3);
@@ -41,7 +46,7 @@ export function serviceStep(bench: Workbench, knives: readonly Candidate[], befo
     coverageAfter: round(after, 3),
     gain,
     costPerYear: fromMinor(priceMinor, currency),
-    worth: round(100 * gain - priceMinor / bench.problem.scale.pointMinor, 2),
+    worth: round(100 * gain - priceMinor / context.problem.scale.pointMinor, 2),
     because: [
       `Nobody sharpens here: an edge left alone is dull within months and stays so. ${count === 1 ? 'One knife' : `${count} knives`} sharpened ${EDGE.visits.service.value} times a year cost ${showMoney(priceMinor, currency)} a year and give back ${(100 * gain).toFixed(1)} points.`,
     ],
@@ -49,11 +54,11 @@ export function serviceStep(bench: Workbench, knives: readonly Candidate[], befo
 }
 
 /** Owned knives that no task goes to once the plan is carried out, worn out or never used: to be retired. */
-export function retirements(bench: Workbench, steps: readonly Candidate[], coverageAfter: number): PlanStep[] {
-  const best = bestScores(bench, steps);
-  return bench.owned.flatMap((knife, i) => {
+export function retirements(context: PlanningContext, steps: readonly Candidate[], coverageAfter: number): PlanStep[] {
+  const best = bestScores(context, steps);
+  return context.owned.flatMap((knife, i) => {
     const { condition, use, keep } = knife.owned;
-    const idle = bench.loads.every(
+    const idle = context.loads.every(
       (_, t) => (knife.scores[t] ?? 0) < (best[t] ?? 0) || (knife.scores[t] ?? 0) < SCORE_WORDS.struggles.value,
     );
     const kept = steps.some((s) => s.owned === i) || keep !== 'use';

@@ -11,7 +11,7 @@ import { showMoney, toMinor } from '../../money/currency';
 import { planKitchen } from './planKitchen';
 import { proveBest } from '../offers/prove';
 import { toTheEnd } from '../search/sizes';
-import { layOut } from '../context/planningContext';
+import { preparePlanning } from '../context/planningContext';
 
 const head = { format: 'scabbard.kitchen', version: 1 } as const;
 
@@ -138,8 +138,8 @@ describe('always', () => {
 
   const GIVEN_UP = WORTH.polishGivenUp.value;
   const worthOf = (file: Partial<KitchenFile>) => {
-    const bench = layOut({ ...head, ...file }, reference, shippedModels);
-    return toTheEnd(proveBest(bench)).proof.value;
+    const context = preparePlanning({ ...head, ...file }, reference, shippedModels);
+    return toTheEnd(proveBest(context)).proof.value;
   };
 
   test('more money never lowers coverage by more than half a point, one more place never worth, one more owned knife gives up no more than polish; spending keeps within the budget', () => {

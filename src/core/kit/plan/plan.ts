@@ -6,14 +6,14 @@ import type { Candidate } from '../candidates/candidate';
 import { chooseKit, type Chosen, type Effort, THOROUGH } from '../search/choose';
 import { copiesWanted } from './copies';
 import { monthOf } from './order';
-import { contextOf, round, stepOf } from './step';
-import { saveUp } from './savingUp';
+import { round, stepContextOf, stepOf } from './step';
+import { savingUp } from './savingUp';
 import { lengthWanted } from './reasons';
 import { WORTH } from '../../constants';
 import { upkeepFor } from './upkeep';
 import { warningsFor } from './warnings';
 import { pointPrice, pointsPaid } from '../search/worth';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { unserved } from './unserved';
 import { costPerYear } from './yearlyCost';
@@ -26,7 +26,7 @@ interface PlanOptions {
 }
 
 /** That sound knives are kept, where their like would add something. */
-const keptWords = ({ polishGivenUp }: Workbench): string[] =>
+const keptWords = ({ polishGivenUp }: PlanningContext): string[] =>
   polishGivenUp < WORTH.halfPoint.value
     ? []
     : [
@@ -34,7 +34,7 @@ const keptWords = ({ polishGivenUp }: Workbench): string[] =>
       ];
 
 /** Steps with their places, and the months that pay for them. */
-function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: readonly PlanStep[]): PlanStep[] {
+function numbered({ kitchen: { perMonthMinor, currency } }: PlanningContext, steps: readonly PlanStep[]): PlanStep[] {
   let spent = 0;
   return steps.map((step, i) => {
     spent += toMinor(step.price, currency);
@@ -44,11 +44,11 @@ function numbered({ kitchen: { perMonthMinor, currency } }: Workbench, steps: re
 }
 
 /** The steps that cut, in order, each with what the kit covers by then; a service comes with the first knife it keeps sharp. */
-function cuttingSteps(bench: Workbench, kit: readonly Candidate[], asRequired: readonly Candidate[]) {
+function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asRequired: readonly Candidate[]) {
   const services = kit.filter((c) => c.action === 'service');
   const { steps: inOrder, orderCosts } = buyingOrder(
-    bench,
-    coverageOf(bench, services),
+    context,
+    coverageOf(context, services),
     kit.filter((c) => c.action !== 'service'),
     asRequired,
   );
@@ -57,42 +57,46 @@ function cuttingSteps(bench: Workbench, kit: readonly Candidate[], asRequired: r
   const at =
     kept.length === 0 ? Infinity : services.length > 0 ? 0 : all.findIndex((s) => (s.serviceMinor ?? 0) > 0) + 1;
   const covers = (count: number, serviced: boolean) =>
-    coverageOfKit(bench.problem, [...all.slice(0, count), ...(serviced ? services : [])], (s) =>
-      serviced ? s.rows : (s.unserviced?.rows ?? s.rows),
+    coverageOfKit(context.problem, [...all.slice(0, count), ...(serviced ? services : [])], (s) =>
+      serviced ? s.usefulness : (s.unserviced?.usefulness ?? s.usefulness),
     );
-  const context = contextOf(bench, all);
+  const shared = stepContextOf(context, all);
   const planned = inOrder.flatMap(({ need }, i) => {
     const serviced = i >= at;
-    const step = stepOf(context, i, { need, before: covers(i, serviced), after: covers(i + 1, serviced) });
+    const step = stepOf(shared, i, { need, before: covers(i, serviced), after: covers(i + 1, serviced) });
     return step ? [step] : [];
   });
   const withService =
     at === Infinity
       ? planned
-      : [...planned.slice(0, at), serviceStep(bench, kept, covers(at, false), covers(at, true)), ...planned.slice(at)];
+      : [
+          ...planned.slice(0, at),
+          serviceStep(context, kept, covers(at, false), covers(at, true)),
+          ...planned.slice(at),
+        ];
   const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
   return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
 }
 
 /** Plans a kitchen that has been laid out. */
-export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
-  const { kitchen, problem } = bench;
+export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
+  const { kitchen, problem } = context;
   const { currency } = kitchen;
-  const { choice, unmet } = given ?? chooseKit(problem, effort, undefined, bench.seed);
+  const { choice, unmet } = given ?? chooseKit(problem, effort, undefined, context.seed);
   const kit = kitOf(problem, choice);
   const { all, services, planned, withService, needed, orderCosts, now } = cuttingSteps(
-    bench,
+    context,
     kit,
     problem.places.flatMap(({ required }, p) => (required ? kitOf(problem, choice.slice(p, p + 1)) : [])),
   );
   const coverage = coverageOfKit(problem, kit);
-  const saving = saveUp(bench, coverageOf(bench, services), all);
+  const saving = savingUp(context, coverageOf(context, services), all);
   if (saving) planned[saving.step]?.because.push(saving.said);
   const spentMinor = kit.reduce((sum, s) => sum + s.priceMinor, 0);
-  const upkeep = upkeepFor(bench, all, problem.budgetMinor - spentMinor);
+  const upkeep = upkeepFor(context, all, problem.budgetMinor - spentMinor);
   const kept = (need: boolean, coverageAfter: number) =>
-    upkeep.filter((each) => each.need === need).map((each) => upkeepStep(bench, each, coverageAfter));
-  const copies = copiesWanted(bench, all);
+    upkeep.filter((each) => each.need === need).map((each) => upkeepStep(context, each, coverageAfter));
+  const copies = copiesWanted(context, all);
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -107,32 +111,32 @@ export function planFrom(bench: Workbench, { effort = THOROUGH, chosen: given }:
       points: round(100 * coverage - pointsPaid(kit, problem.scale), 2),
       pointPrice: pointPrice(problem.scale, currency),
     },
-    steps: numbered(bench, [
+    steps: numbered(context, [
       ...kept(true, now),
       ...withService,
       ...kept(false, coverage),
-      ...retirements(bench, all, round(coverage, 3)),
+      ...retirements(context, all, round(coverage, 3)),
     ]),
     spent: fromMinor(
       upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor),
       currency,
     ),
-    costPerYear: fromMinor(Math.round(costPerYear(bench, all)), currency),
-    unserved: unserved(bench, all),
-    lengthWanted: lengthWanted(bench),
-    warnings: warningsFor(bench, all, unmet),
-    assumed: [...bench.assumed, ...keptWords(bench)],
+    costPerYear: fromMinor(Math.round(costPerYear(context, all)), currency),
+    unserved: unserved(context, all),
+    lengthWanted: lengthWanted(context),
+    warnings: warningsFor(context, all, unmet),
+    assumed: [...context.assumed, ...keptWords(context)],
     ...(copies.length > 0 ? { copies } : {}),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },
   };
 }
 
-/** The candidates behind the steps of a plan made from this bench, in order; services, upkeep and retirements have none. */
-export function stepsOf(bench: Workbench, plan: Plan): Candidate[] {
+/** The candidates behind the steps of a plan made from this context, in order; services, upkeep and retirements have none. */
+export function stepsOf(context: PlanningContext, plan: Plan): Candidate[] {
   return plan.steps.flatMap((step) => {
     if (step.action === 'service' || step.action === 'retire' || step.upkeep) return [];
-    const found = bench.problem.candidates.find((c) => c.id === stepKey(step));
+    const found = context.problem.candidates.find((c) => c.id === stepKey(step));
     return found ? [found] : [];
   });
 }

@@ -4,43 +4,43 @@ import type { Plan } from '../../formats/planFile';
 import type { Reference } from '../../reference';
 import { chooseKit, QUICK, THOROUGH } from '../search/choose';
 import { planFrom, stepsOf } from './plan';
-import { quickBench } from './firstAnswer';
+import { firstAnswer } from './firstAnswer';
 import { proofOf } from './step';
 import type { SchoolId } from '../context/schools';
 import { proveBest, type Proven } from '../offers/prove';
 import { toTheEnd } from '../search/sizes';
-import { Doubt, withDoubt } from '../robustness/robustness';
-import { layOut, type Workbench } from '../context/planningContext';
+import { Robustness, withRobustness } from '../robustness/robustness';
+import { preparePlanning, type PlanningContext } from '../context/planningContext';
 import { coverageDecides } from '../context/coverageDecides';
 
-/** A plan and the bench it stands on: with the offers it takes, or with a service. */
+/** A plan and the context it stands on: with the offers it takes, or with a service. */
 interface Planned {
   plan: Plan;
-  bench: Workbench;
+  context: PlanningContext;
 }
 
 /**
  * The plan of a kitchen that has been laid out, proven as far as the search goes: the kitchen as it is and, where nobody sharpens, with a
  * sharpening service, whichever is worth more. Yields after every slice of work.
  */
-export function* planning(bench: Workbench): Generator<Proven, Planned> {
-  const plain = yield* proveBest(bench);
-  const serviced = bench.serviced ? yield* proveBest(bench.serviced) : null;
+export function* planning(context: PlanningContext): Generator<Proven, Planned> {
+  const plain = yield* proveBest(context);
+  const serviced = context.serviced ? yield* proveBest(context.serviced) : null;
   const { proof, on } = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
   const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
   const bound = Math.max(plain.proof.bound, serviced?.proof.bound ?? 0);
-  const found = { bench: on, chosen: chooseKit(on.problem, THOROUGH, proof) };
+  const found = { context: on, chosen: chooseKit(on.problem, THOROUGH, proof) };
   // where the proof had to stop, the first answer may have been the better kit
-  const quick = proven ? null : quickBench(bench, QUICK);
+  const quick = proven ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
-  const chosen = coverageDecides(best.bench, best.chosen);
-  const plan = planFrom(best.bench, { chosen });
+  const chosen = coverageDecides(best.context, best.chosen);
+  const plan = planFrom(best.context, { chosen });
   const gap = proven ? 0 : Math.max(0, bound - chosen.worth);
-  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap }) }, bench: best.bench };
+  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap }) }, context: best.context };
 }
 
 /** {@link planning} to its end. */
-export const planProven = (bench: Workbench): Planned => toTheEnd(planning(bench));
+export const planProven = (context: PlanningContext): Planned => toTheEnd(planning(context));
 
 interface KitchenOptions {
   school?: SchoolId | undefined;
@@ -55,11 +55,11 @@ export function planKitchen(
   models: readonly BladeModel[],
   { school, perturbed }: KitchenOptions,
 ): Plan {
-  const bench = layOut(file, reference, models, school);
-  const { plan, bench: stands } = planProven(bench);
+  const context = preparePlanning(file, reference, models, school);
+  const { plan, context: stands } = planProven(context);
   if (perturbed === 0) return plan;
   // doubted without the offer, whose pieces would stay by rule
-  const doubt = new Doubt(stands.service ? stands : bench, stepsOf(stands, plan));
+  const doubt = new Robustness(stands.service ? stands : context, stepsOf(stands, plan));
   for (let run = 0; run < perturbed; run++) doubt.run();
-  return withDoubt(plan, doubt);
+  return withRobustness(plan, doubt);
 }

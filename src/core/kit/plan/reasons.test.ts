@@ -2,47 +2,47 @@ import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import type { KitchenFile } from '../../formats/kitchenFile';
-import { benchOf, fileOf } from '../../testing/trade';
+import { contextOf, fileOf } from '../../testing/trade';
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, QUICK } from '../search/choose';
 import { planKitchen } from './planKitchen';
 import { normal, seeded } from '../robustness/random';
 import { SCORE_WORDS } from '../../constants';
 import { lengthWanted, reasonsFor, takenOver, taskNames } from './reasons';
-import { Doubt } from '../robustness/robustness';
+import { Robustness } from '../robustness/robustness';
 import { warningsFor } from './warnings';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
 
 const plan = (file: Partial<KitchenFile>) => planKitchen(fileOf(file), reference, shippedModels, { perturbed: 0 });
 
-const step = (bench: Workbench, id: string): Candidate => {
-  const found = bench.buyable.find((c) => c.id === id) ?? bench.problem.candidates.find((c) => c.id === id);
+const step = (context: PlanningContext, id: string): Candidate => {
+  const found = context.buyable.find((c) => c.id === id) ?? context.problem.candidates.find((c) => c.id === id);
   if (!found) throw new Error(`not offered: ${id}`);
   return found;
 };
 
 const ADDS = { gain: 0.4, priceMinor: 6800 };
 
-const nothing = (bench: Workbench) => new Float64Array(bench.loads.length);
+const nothing = (context: PlanningContext) => new Float64Array(context.loads.length);
 
 describe('what a step takes over', () => {
-  const bench = benchOf();
-  const chef = step(bench, 'ploverdale-chef-200');
+  const context = contextOf();
+  const chef = step(context, 'ploverdale-chef-200');
 
   test('the tasks it does better than what was there, most minutes first', () => {
-    const over = takenOver(bench, chef, nothing(bench));
+    const over = takenOver(context, chef, nothing(context));
     const minutes = over.map(({ load }) => load.minutesPerWeek);
     expect(minutes).toEqual([...minutes].sort((a, b) => b - a));
-    expect(takenOver(bench, chef, chef.scores)).toEqual([]);
+    expect(takenOver(context, chef, chef.scores)).toEqual([]);
     for (const { score } of over) expect(score).toBeGreaterThanOrEqual(35);
   });
 
   test('reasons give minutes, the length against the band, and the steel', () => {
-    const said = reasonsFor(bench, chef, nothing(bench), ADDS).join(' ');
+    const said = reasonsFor(context, chef, nothing(context), ADDS).join(' ');
     expect(said).toMatch(/^Takes over \d+ min a week: /);
     expect(said).not.toContain('Lifts from a struggle');
-    const owns = benchOf({ owned: [{ type: 'paring' }] });
+    const owns = contextOf({ owned: [{ type: 'paring' }] });
     expect(reasonsFor(owns, chef, nothing(owns), ADDS).join(' ')).toMatch(/Lifts from a struggle to done well: /);
     expect(said).toContain('Adds 40.0 points for €68: worth it here, where a point is worth €20.83.');
     expect(said).toMatch(/200 mm (lies in|is \d+ mm (under|over)) the length you want, \d+–\d+ mm/);
@@ -50,13 +50,13 @@ describe('what a step takes over', () => {
   });
 
   test('a second knife for the same work says so', () => {
-    expect(reasonsFor(bench, chef, chef.scores, ADDS)[0]).toMatch(/^A second knife for the same work/);
+    expect(reasonsFor(context, chef, chef.scores, ADDS)[0]).toMatch(/^A second knife for the same work/);
   });
 
   test('reactive steel asks for wiping where nobody wipes during the work', () => {
     const id = 'umberlane-nakiri-170-clad-carbon';
     const said = (upkeep: 'wipes-after' | 'wipes-during') => {
-      const at = benchOf({ habits: { upkeep } });
+      const at = contextOf({ habits: { upkeep } });
       return reasonsFor(at, step(at, id), nothing(at), ADDS).join(' ');
     };
     expect(said('wipes-after')).toContain('Wipe it during the work');
@@ -64,7 +64,7 @@ describe('what a step takes over', () => {
   });
 
   test('names run together as people say them', () => {
-    const named = bench.loads.slice(0, 6);
+    const named = context.loads.slice(0, 6);
     expect(taskNames(named.slice(0, 1))).not.toMatch(/,| and /);
     expect(taskNames(named.slice(0, 2))).toMatch(/^[a-z].* and [a-z]/);
     expect(taskNames(named, 4)).toMatch(/ and 2 more$/);
@@ -73,7 +73,7 @@ describe('what a step takes over', () => {
 
 test('with several cooks the wanted length is the mean, and each one’s reasons are told by name', () => {
   const length = lengthWanted(
-    benchOf({
+    contextOf({
       cooks: [
         { name: 'Ada', wantsLengthMm: 160 },
         { name: 'Bo', wantsLengthMm: 240 },
@@ -86,8 +86,8 @@ test('with several cooks the wanted length is the mean, and each one’s reasons
 
 describe('warnings stand where the danger is', () => {
   const warned = (file: Partial<KitchenFile>, unmet = 0) => {
-    const bench = benchOf(file);
-    return warningsFor(bench, [], unmet).join(' ');
+    const context = contextOf(file);
+    return warningsFor(context, [], unmet).join(' ');
   };
   const does = (id: string): Partial<KitchenFile> => ({
     cooking: { mealsPerWeek: 0, tasks: [{ id, times: 1, per: 'week' }] },
@@ -162,11 +162,11 @@ describe('how sure', () => {
   });
 
   test('a step no plan would take is never kept, and the one thing a kitchen needs mostly is', () => {
-    const bench = benchOf({ cooking: { mealsPerWeek: 0, tasks: [{ id: 'crusty-loaf', times: 7, per: 'week' }] } });
-    const [bread] = kitOf(bench.problem, chooseKit(bench.problem, QUICK).choice);
-    const oddity = { ...step(bench, 'ploverdale-chef-160'), id: 'oddity', action: 'repair' as const, owned: 3 };
+    const context = contextOf({ cooking: { mealsPerWeek: 0, tasks: [{ id: 'crusty-loaf', times: 7, per: 'week' }] } });
+    const [bread] = kitOf(context.problem, chooseKit(context.problem, QUICK).choice);
+    const oddity = { ...step(context, 'ploverdale-chef-160'), id: 'oddity', action: 'repair' as const, owned: 3 };
     if (bread?.type?.role !== 'serrated') throw new Error('no bread knife chosen');
-    const doubt = new Doubt(bench, [bread, oddity]);
+    const doubt = new Robustness(context, [bread, oddity]);
     for (let i = 0; i < 10; i++) doubt.run();
     const [needed, never] = doubt.stayed();
     expect(needed).toBeGreaterThan(0.5);

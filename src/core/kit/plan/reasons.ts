@@ -1,31 +1,31 @@
 import { SCORE_WORDS } from '../../constants';
-import type { TaskLoad } from '../../cutting/load';
+import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/score';
-import type { LengthBand } from '../../fit/wantedLength';
+import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
 import { showMoney } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
 const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
 
 /** Tasks a step's knife does better than anything that was there before, most minutes first. */
 export function takenOver(
-  bench: Workbench,
+  context: PlanningContext,
   step: Candidate,
   before: Float64Array,
 ): { load: TaskLoad; index: number; score: number; was: number }[] {
-  return bench.loads
+  return context.loads
     .map((load, index) => ({ load, index, score: step.scores[index] ?? 0, was: before[index] ?? 0 }))
     .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= struggles.value)
     .sort((a, b) => b.load.minutesPerWeek - a.load.minutesPerWeek || a.index - b.index);
 }
 
 /** Mean of the cooks' wanted bands, with each one's reasons. */
-export function lengthWanted(bench: Workbench): LengthBand {
-  const bands = bench.cooks.map((cook) => ({ name: cook.cook.name, band: cook.length }));
+export function lengthWanted(context: PlanningContext): LengthBand {
+  const bands = context.cooks.map((cook) => ({ name: cook.cook.name, band: cook.length }));
   const mean = (pick: (band: LengthBand) => number) =>
     Math.round(bands.reduce((sum, { band }) => sum + pick(band), 0) / bands.length);
   return {
@@ -49,12 +49,12 @@ export function taskNames(loads: readonly TaskLoad[], most = 4): string {
 
 /** Why a step is in the plan: sentences with their figures. */
 export function reasonsFor(
-  bench: Workbench,
+  context: PlanningContext,
   step: Candidate,
   before: Float64Array,
   { gain, priceMinor }: { gain: number; priceMinor: number },
 ): string[] {
-  const over = takenOver(bench, step, before);
+  const over = takenOver(context, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
   const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
   const sentences =
@@ -68,13 +68,13 @@ export function reasonsFor(
   const lifted = over
     .filter(({ score, was }) => was < manages.value && score >= doesItWell.value)
     .map(({ load }) => load);
-  if (lifted.length > 0 && bench.owned.length > 0)
+  if (lifted.length > 0 && context.owned.length > 0)
     sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
-  sentences.push(...worthWords(bench, step, gain, priceMinor));
+  sentences.push(...worthWords(context, step, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
   if (step.action === 'buy' && isAllRound(step.type)) {
-    const { fromMm, toMm } = lengthWanted(bench);
+    const { fromMm, toMm } = lengthWanted(context);
     const { lengthMm } = blade.blade;
     const off = lengthMm < fromMm ? fromMm - lengthMm : lengthMm > toMm ? lengthMm - toMm : 0;
     sentences.push(
@@ -84,9 +84,9 @@ export function reasonsFor(
     );
   }
   const top = over[0];
-  const prepared = top && bench.tasks[top.index];
+  const prepared = top && context.tasks[top.index];
   if (top && prepared) {
-    const parts = explain(blade, prepared, bench.cooks).parts.filter(
+    const parts = explain(blade, prepared, context.cooks).parts.filter(
       (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id),
     );
     const best = parts.sort((a, b) => b.weight - a.weight)[0];
@@ -95,13 +95,13 @@ export function reasonsFor(
   if (step.action === 'sharpen' || step.action === 'repair')
     sentences.push('It is already yours: putting the edge right costs little and gives this back.');
   if (step.offer) sentences.push(step.offer);
-  if (step.action === 'buy') sentences.push(...steelWords(bench, step));
+  if (step.action === 'buy') sentences.push(...steelWords(context, step));
   return sentences;
 }
 
 /** What a step adds against what it is paid, here. */
 function worthWords(
-  { problem: { scale }, kitchen: { currency } }: Workbench,
+  { problem: { scale }, kitchen: { currency } }: PlanningContext,
   step: Candidate,
   gain: number,
   priceMinor: number,
@@ -117,16 +117,16 @@ function worthWords(
 
 const TELLING = new Set(['reach', 'span', 'contact', 'motion', 'in-hand', 'tip', 'crust', 'flex', 'clearance']);
 
-function steelWords(bench: Workbench, step: Candidate): string[] {
+function steelWords(context: PlanningContext, step: Candidate): string[] {
   const blade = step.blade;
   if (!blade) return [];
   const { steel } = blade;
   const words = [`${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lower(steel.note)}`];
-  if (blade.reactivity > 0.3 && bench.kitchen.habits.upkeep !== 'wipes-during')
+  if (blade.reactivity > 0.3 && context.kitchen.habits.upkeep !== 'wipes-during')
     words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
   if (step.regrindMinor)
     words.push(
-      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, bench.kitchen.currency)}.`,
+      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, context.kitchen.currency)}.`,
     );
   return words;
 }

@@ -6,7 +6,7 @@ import { bestScores } from './buyingOrder';
 import { sharpeningMinor } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit } from '../search/coverage';
 import { reasonsFor, takenOver } from './reasons';
 import { minutesServed } from './assignment';
@@ -65,62 +65,69 @@ export function bladeFigures({ blade, type }: Pick<Candidate, 'blade' | 'type'>)
 }
 
 /** Other models for the same kind of work within the money, by what they cost in coverage. */
-function runnersUp(bench: Workbench, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
+function runnersUp(context: PlanningContext, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
   if (step.action !== 'buy' || step.inSet) return [];
-  const { budgetMinor } = bench.problem;
+  const { budgetMinor } = context.problem;
   // by place, not by identity: of a knife bought twice only one copy is given up
   const place = steps.indexOf(step);
   const others = steps.filter((_, i) => i !== place);
   const spent = others.reduce((sum, s) => sum + s.priceMinor, 0);
-  const now = coverageOfKit(bench.problem, steps);
-  return bench.buyable
+  const now = coverageOfKit(context.problem, steps);
+  return context.buyable
     .filter((c) => c.id !== step.id && kindOfWork(c) === kindOfWork(step) && spent + c.priceMinor <= budgetMinor)
-    .map((c) => ({ c, costs: now - coverageOfKit(bench.problem, [...others, c]) }))
+    .map((c) => ({ c, costs: now - coverageOfKit(context.problem, [...others, c]) }))
     .sort((a, b) => a.costs - b.costs || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))
     .slice(0, SHOWN.runnersUp)
     .map(({ c, costs }) => ({
       model: c.id,
       costsCoverage: round(costs, 4),
-      price: fromMinor(c.priceMinor - (c.serviceMinor ?? 0), bench.kitchen.currency),
+      price: fromMinor(c.priceMinor - (c.serviceMinor ?? 0), context.kitchen.currency),
     }));
 }
 
 /** How the edge of a step fares on the minutes that go to it once the plan is carried out. */
-function edgeOf(bench: Workbench, step: Candidate, minutes: number): EdgeLife | null {
+function edgeOf(context: PlanningContext, step: Candidate, minutes: number): EdgeLife | null {
   if (!step.blade || !step.edge) return null;
-  return edgeLife(step.blade.blade, step.blade.steel, bench.service ?? bench.care, minutes);
+  return edgeLife(step.blade.blade, step.blade.steel, context.service ?? context.care, minutes);
 }
+
+/** An edge as a plan tells it. */
+const edgeTold = ({ averageKeenness, sharpenEveryWeeks, honeEveryDays, angleDeg }: EdgeLife): PlanStep['edge'] => ({
+  averageKeenness: round(averageKeenness, 2),
+  sharpenEveryWeeks: sharpenEveryWeeks === null ? null : round(sharpenEveryWeeks, 1),
+  honeEveryDays,
+  angleDeg: round(angleDeg, 1),
+});
 
 /** What the steps of a plan share. */
 interface StepContext {
-  bench: Workbench;
+  context: PlanningContext;
   /** All steps that cut, in order. */
   all: readonly Candidate[];
   minutes: readonly number[];
 }
 
-export const contextOf = (bench: Workbench, all: readonly Candidate[]): StepContext => ({
-  bench,
+export const stepContextOf = (context: PlanningContext, all: readonly Candidate[]): StepContext => ({
+  context,
   all,
-  minutes: minutesServed(bench, all),
+  minutes: minutesServed(context, all),
 });
 
 /** A step of a plan: what it is, what it adds, what it costs, and why. */
 export function stepOf(
-  { bench, all, minutes }: StepContext,
+  { context, all, minutes }: StepContext,
   index: number,
   { need, before, after }: { need: boolean; before: number; after: number },
 ): PlanStep | null {
   const step = all[index];
   if (!step) return null;
-  const { kitchen, problem } = bench;
+  const { kitchen, problem } = context;
   const { currency } = kitchen;
   const earlier = all.slice(0, index);
-  const was = bestScores(bench, earlier);
+  const was = bestScores(context, earlier);
   const bought = step.action === 'buy';
   const price = step.priceMinor - (step.serviceMinor ?? 0);
-  const edge = edgeOf(bench, step, minutes[index] ?? 0);
-  const a = edge?.sharpenEveryWeeks ?? null;
+  const edge = edgeOf(context, step, minutes[index] ?? 0);
   const perYear =
     edge && step.blade
       ? costPerYearMinor(
@@ -147,23 +154,16 @@ export function stepOf(
     gain,
     costPerYear: fromMinor(Math.round(perYear), currency),
     worth: round(100 * gain - pointsPaid([{ ...step, priceMinor: price }], problem.scale), 2),
-    edge: edge
-      ? {
-          averageKeenness: round(edge.averageKeenness, 2),
-          sharpenEveryWeeks: a === null ? null : round(a, 1),
-          honeEveryDays: edge.honeEveryDays,
-          angleDeg: round(edge.angleDeg, 1),
-        }
-      : null,
-    because: reasonsFor(bench, step, was, { gain, priceMinor: price }),
-    takesOver: takenOver(bench, step, was)
+    edge: edge && edgeTold(edge),
+    because: reasonsFor(context, step, was, { gain, priceMinor: price }),
+    takesOver: takenOver(context, step, was)
       .slice(0, SHOWN.takesOver)
       .map(({ load, score }) => ({
         task: load.task.id,
         minutesPerWeek: round(load.minutesPerWeek, 1),
         score: Math.round(score),
       })),
-    runnersUp: runnersUp(bench, step, all),
+    runnersUp: runnersUp(context, step, all),
     ...(step.owned === null ? {} : { owned: step.owned }),
   };
 }

@@ -4,21 +4,21 @@ import { showMoney } from '../../money/currency';
 import { bestScores } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
 import { lowerFirst, round } from './step';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** Unserved tasks shown. */
 const UNSERVED_SHOWN = 8;
 
-export function unserved(bench: Workbench, steps: readonly Candidate[]): Plan['unserved'] {
-  const best = bestScores(bench, steps);
-  const { currency } = bench.kitchen;
-  return bench.loads
+export function unserved(context: PlanningContext, steps: readonly Candidate[]): Plan['unserved'] {
+  const best = bestScores(context, steps);
+  const { currency } = context.kitchen;
+  return context.loads
     .map((load, t) => ({ load, t, score: best[t] ?? 0 }))
     .filter(({ load, score }) => load.weight > 0 && score < SCORE_WORDS.manages.value)
     .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
     .slice(0, UNSERVED_SHOWN)
     .map(({ load, t, score }) => {
-      const cure = [...bench.problem.candidates, ...bench.buyable]
+      const cure = [...context.problem.candidates, ...context.buyable]
         .filter((c) => (c.scores[t] ?? 0) >= Math.max(SCORE_WORDS.manages.value, score + GUIDANCE.cureAdds.value))
         .sort((a, b) => a.priceMinor - b.priceMinor || (a.id < b.id ? -1 : 1))[0];
       const way = cure

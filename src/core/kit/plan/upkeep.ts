@@ -1,8 +1,10 @@
 import { EDGE } from '../../constants';
 import type { Tool } from '../../cutting/dish';
+import type { BladeTraits } from '../../fit/traits';
+import type { Kitchen } from '../../kitchen/kitchen';
 import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** A thing that cuts nothing but keeps the kit: bought with what the knives leave. */
 export interface Upkeep {
@@ -13,21 +15,30 @@ export interface Upkeep {
   why: string;
 }
 
-/**
- * What the kit needs to last: a board that spares edges, guards where knives lie loose, the honing tool that suits the steel for who hones, a
- * stone for who sharpens. Nothing that is owned or excluded, and no more than the money left reaches, needs first.
- */
-export function upkeepFor(
-  { kitchen, reference, owned, boardMinor }: Workbench,
-  steps: readonly Candidate[],
-  leftMinor: number,
-): Upkeep[] {
-  const { habits, tools, limits, currency } = kitchen;
-  const kept = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.blade);
-  const blades = [...kept, ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [s.blade] : []))];
+/** Something wanted for the kit, whether or not the money reaches. */
+interface Wanted {
+  id: string;
+  need: boolean;
+  why: string;
+  count?: number;
+}
+
+/** The rod or strop that suits the hardest steel of a kit. */
+function honingFor(honing: Kitchen['habits']['honing'], hardest: number): Wanted {
+  const isHard = hardest >= EDGE.honing.hardFrom.value;
+  return {
+    id: honing === 'strop' ? 'strop' : isHard || honing === 'ceramic' ? 'honing-ceramic' : 'honing-steel',
+    need: false,
+    why: isHard
+      ? `Up to ${Math.round(hardest)} HRC here: fine ceramic or a strop between sharpenings, never a grooved steel.`
+      : 'Keeps the edge between sharpenings; soft steel takes it well.',
+  };
+}
+
+function wantedFor({ habits, tools }: Kitchen, blades: readonly BladeTraits[]): Wanted[] {
   const plain = blades.filter((b) => !b.serrated && b.steel.easeOfSharpening > 0);
   const hardest = Math.max(0, ...plain.map((b) => b.hardness));
-  const wanted: { id: string; need: boolean; why: string; count?: number }[] = [];
+  const wanted: Wanted[] = [];
   if (habits.storage === 'loose' && !tools.includes('drawer-tray') && blades.length > 0)
     wanted.push({
       id: 'guard',
@@ -35,47 +46,40 @@ export function upkeepFor(
       count: blades.length,
       why: `One for each of ${blades.length}: loose in a drawer edges knock dull and hands reach in blind.`,
     });
-  if (habits.honing !== 'none' && plain.length > 0)
-    wanted.push({
-      id:
-        habits.honing === 'strop'
-          ? 'strop'
-          : hardest >= EDGE.honing.hardFrom.value || habits.honing === 'ceramic'
-            ? 'honing-ceramic'
-            : 'honing-steel',
-      need: false,
-      why:
-        hardest >= EDGE.honing.hardFrom.value
-          ? `Up to ${Math.round(hardest)} HRC here: fine ceramic or a strop between sharpenings, never a grooved steel.`
-          : 'Keeps the edge between sharpenings; soft steel takes it well.',
-    });
+  if (habits.honing !== 'none' && plain.length > 0) wanted.push(honingFor(habits.honing, hardest));
   if (habits.sharpening === 'stones' && plain.length > 0)
     wanted.push({
       id: 'stone-medium',
       need: false,
       why: 'You sharpen yourself: a medium stone does most of it, coarse only for damage. On a wet cloth, slowly, edge away at rest.',
     });
+  return wanted;
+}
+
+/**
+ * What the kit needs to last: a board that spares edges, guards where knives lie loose, the honing tool that suits the steel for who hones, a
+ * stone for who sharpens. Nothing that is owned or excluded, and no more than the money left reaches, needs first.
+ */
+export function upkeepFor(
+  { kitchen, reference, owned, boardMinor }: PlanningContext,
+  steps: readonly Candidate[],
+  leftMinor: number,
+): Upkeep[] {
+  const { tools, limits, currency } = kitchen;
+  const kept = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.blade);
+  const blades = [...kept, ...steps.flatMap((s) => (s.action === 'buy' && s.blade ? [s.blade] : []))];
   let left = leftMinor;
   const board = reference.tools.get('board');
+  const why = 'Glass and stone ruin every edge within days: wood comes before any knife.';
   // its price was put aside before anything else
-  const first: Upkeep[] =
-    boardMinor > 0 && board
-      ? [
-          {
-            tool: board,
-            priceMinor: boardMinor,
-            need: true,
-            why: 'Glass and stone ruin every edge within days: wood comes before any knife.',
-          },
-        ]
-      : [];
-  const rest = wanted.flatMap(({ id, need, why, count = 1 }) => {
+  const first = boardMinor > 0 && board ? [{ tool: board, priceMinor: boardMinor, need: true, why }] : [];
+  const rest = wantedFor(kitchen, blades).flatMap(({ id, need, why: reason, count = 1 }) => {
     const tool = reference.tools.get(id);
     if (!tool || tools.includes(id) || limits.never.includes(id)) return [];
     const priceMinor = count * convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, currency);
     if (priceMinor > left) return [];
     left -= priceMinor;
-    return [{ tool, priceMinor, need, why }];
+    return [{ tool, priceMinor, need, why: reason }];
   });
   return [...first, ...rest];
 }

@@ -3,18 +3,18 @@ import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../money/currenc
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
 import { minutesServed } from './assignment';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 
 /** What must be said beside a plan: habits that ruin knives, work that can hurt, money oddly spent. */
-export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet: number): string[] {
-  const { kitchen, loads } = bench;
+export function warningsFor(context: PlanningContext, steps: readonly Candidate[], unmet: number): string[] {
+  const { kitchen, loads } = context;
   const warnings: string[] = [];
   const { habits, board } = kitchen;
   if (habits.dishwasher)
     warnings.push(
       'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
     );
-  if (bench.boardMinor > 0 || board.material === 'glass' || board.material === 'stone')
+  if (context.boardMinor > 0 || board.material === 'glass' || board.material === 'stone')
     warnings.push('A glass or stone board ruins every edge within days: get a wooden or rubber one before any knife.');
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
@@ -39,17 +39,17 @@ export function warningsFor(bench: Workbench, steps: readonly Candidate[], unmet
     warnings.push(
       'Raw meat, poultry and fish: a separate board and knife, or wash between; follow your local food-safety authority.',
     );
-  const missing = askedInVain(bench, steps);
+  const missing = askedInVain(context, steps);
   const without = Math.max(unmet, missing.length);
   if (without > 0)
     warnings.push(
       `${without === 1 ? 'One knife that was asked for is' : `${without} knives that were asked for are`} not to be had within the budget and limits${missing.length > 0 ? ` (${missing.join(', ')})` : ''}; the plan does without.`,
     );
-  return [...warnings, ...moneyWarnings(bench, steps)];
+  return [...warnings, ...moneyWarnings(context, steps)];
 }
 
 /** Names of what was asked for and is neither owned nor bought. */
-function askedInVain({ kitchen, models, reference }: Workbench, steps: readonly Candidate[]): string[] {
+function askedInVain({ kitchen, models, reference }: PlanningContext, steps: readonly Candidate[]): string[] {
   const bought = steps.filter((s) => s.action === 'buy');
   return kitchen.limits.must
     .filter((id) => !kitchen.owned.some((o) => o.type === id || o.model === id))
@@ -57,11 +57,11 @@ function askedInVain({ kitchen, models, reference }: Workbench, steps: readonly 
     .map((id) => reference.types.get(id)?.name ?? models.find((m) => m.id === id)?.name ?? id);
 }
 
-function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] {
-  const { kitchen } = bench;
+function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): string[] {
+  const { kitchen } = context;
   const money = (minor: number) => showMoney(minor, kitchen.currency);
   const bought = steps.filter((s) => s.action === 'buy');
-  const owns = bench.owned.some(({ type }) => isAllRound(type));
+  const owns = context.owned.some(({ type }) => isAllRound(type));
   const main = bought.filter((s) => isAllRound(s.type)).reduce((most, s) => Math.max(most, s.priceMinor), 0);
   const total = bought.reduce((sum, s) => sum + s.priceMinor, 0);
   const warnings: string[] = [];
@@ -81,7 +81,7 @@ function moneyWarnings(bench: Workbench, steps: readonly Candidate[]): string[] 
   if (main > 0 && serrated > GUIDANCE.serratedMost.value * total && serrated > main / 2)
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
   const dear = convertMinor(GUIDANCE.dearForRareEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency);
-  const minutes = minutesServed(bench, steps);
+  const minutes = minutesServed(context, steps);
   steps.forEach(({ action, blade, priceMinor }, i) => {
     const aMonth = ((minutes[i] ?? 0) * 52) / 12;
     if (action === 'buy' && blade && priceMinor > dear && aMonth < GUIDANCE.rareMinutes.value)

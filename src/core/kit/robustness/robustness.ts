@@ -3,7 +3,7 @@ import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
 import { chooseKit, ROUGH } from '../search/choose';
 import { normal, seeded } from './random';
-import type { Workbench } from '../context/planningContext';
+import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
 import { perStep, type Plan } from '../../formats/planFile';
 
@@ -16,14 +16,14 @@ const sameAs = (c: Candidate) => c.id;
  * Runs the plan again under small changes of loads and scores and counts how often each step is chosen again, and what takes its place where
  * it is not. One run at a time, so that a caller may stop; deterministic.
  */
-export class Doubt {
+export class Robustness {
   private readonly random = seeded(SEED);
   private readonly kept: number[];
   private readonly instead: Map<string, number>[];
   private runs = 0;
 
   constructor(
-    private readonly bench: Workbench,
+    private readonly context: PlanningContext,
     private readonly steps: readonly Candidate[],
   ) {
     this.kept = steps.map(() => 0);
@@ -32,7 +32,7 @@ export class Doubt {
 
   /** One perturbed plan. */
   run(): void {
-    const { problem } = this.bench;
+    const { problem } = this.context;
     const { random } = this;
     const byTask = problem.demand.weights.map(() => Math.exp(DOUBT.load.value * normal(random)));
     const total = problem.demand.weights.reduce((sum, w, t) => sum + w * (byTask[t] ?? 1), 0);
@@ -83,7 +83,7 @@ export class Doubt {
 }
 
 /** A plan with how often each step stayed, and what it is close to. */
-export function withDoubt(plan: Plan, doubt: Doubt): Plan {
+export function withRobustness(plan: Plan, doubt: Robustness): Plan {
   const stays = perStep(plan, doubt.stayed());
   const closest = perStep(plan, doubt.closest());
   return {

@@ -1,5 +1,5 @@
 import { DOUBT } from '../../constants';
 /** How sure a step is in words: firm, a close call with another, or a toss-up. */
-export function sureWord(stays: number): 'firm' | 'close call' | 'toss-up' {
+export function robustnessWord(stays: number): 'firm' | 'close call' | 'toss-up' {
   return stays >= DOUBT.firm.value ? 'firm' : stays >= DOUBT.close.value ? 'close call' : 'toss-up';
 }

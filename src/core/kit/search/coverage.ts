@@ -1,6 +1,6 @@
 import type { Candidate } from '../candidates/candidate';
 import type { Problem, Choice } from './problem';
-import { loadKit, KitValue } from './value';
+import { filledKit, KitValue } from './value';
 
 /** The candidates of a choice. */
 export const kitOf = ({ candidates }: Pick<Problem, 'candidates'>, choice: Choice): Candidate[] =>
@@ -9,7 +9,7 @@ export const kitOf = ({ candidates }: Pick<Problem, 'candidates'>, choice: Choic
 export function coverageOfKit(
   { demand, owned, given }: Pick<Problem, 'demand' | 'owned' | 'given'>,
   steps: readonly Candidate[],
-  rowsOf: (step: Candidate) => Float64Array = (step) => step.rows,
+  rowsOf: (step: Candidate) => Float64Array = (step) => step.usefulness,
 ): number {
-  return Math.min(1, loadKit(new KitValue(demand), { owned, given }, steps, rowsOf).value(false));
+  return Math.min(1, filledKit(new KitValue(demand), { owned, given }, steps, rowsOf).value(false));
 }

@@ -4,7 +4,7 @@ import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import { readKitchenFile } from '../../formats/kitchenFile';
 import { asProgram, bestByProgram } from '../../testing/mip';
-import { benchOf, fileOf } from '../../testing/trade';
+import { contextOf, fileOf } from '../../testing/trade';
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, QUICK, ROUGH } from './choose';
 import { Chooser } from './greedy';
@@ -15,7 +15,7 @@ import { seeded } from '../robustness/random';
 import { bestOfEverySize, proveBest } from '../offers/prove';
 import type { State } from '../demand/types';
 import { knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
-import { layOut } from '../context/planningContext';
+import { preparePlanning } from '../context/planningContext';
 
 const AGREES = 1e-6;
 type Random = () => number;
@@ -47,7 +47,7 @@ function candidate(
     owned,
     priceMinor,
     scores: rows,
-    rows,
+    usefulness: rows,
     counted: rows,
     edge: null,
   };
@@ -118,7 +118,7 @@ function anyProblem(seed: number, alike: boolean): Problem {
       weights: new Float64Array(T),
       total: 1,
     },
-    owned: owned.map((rows) => ({ rows })),
+    owned: owned.map((usefulness) => ({ usefulness })),
     given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
     candidates,
     places: [...required, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
@@ -182,7 +182,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
     ]);
     let tried = 0;
     for (const kitchen of variants) {
-      const { problem } = benchOf(kitchen);
+      const { problem } = contextOf(kitchen);
       // a third of the catalogue, another third each time, so that the general solver is done in reasonable time
       const thinned = problem.places.map(({ fits, required }) => ({
         fits: fits.length > 12 ? fits.filter((i) => i % 3 === tried % 3) : fits,
@@ -245,7 +245,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
       };
     });
     const volumes = [{ maker: oneOf(random, models).maker, from: 2, off: 0.15 + random() / 3 }];
-    const bench = layOut(
+    const context = preparePlanning(
       fileOf({
         cooking: { cuisines: [{ id: oneOf(random, [...reference.cuisines.keys()]) }] },
         budget: { total: 60 + below(random, 240) },
@@ -254,14 +254,14 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
       { ...reference, sets: new Map(sets.map((set) => [set.id, set])), volumes },
       models,
     );
-    if (affordable(bench.problem).unmet > 0) continue;
-    const { proof, on } = toTheEnd(proveBest(bench));
-    const best = bestByProgram(asProgram(bench.problem, offersFor(bench)));
+    if (affordable(context.problem).unmet > 0) continue;
+    const { proof, on } = toTheEnd(proveBest(context));
+    const best = bestByProgram(asProgram(context.problem, offersFor(context)));
     expect(proof.proven).toBe(true);
     expect(Math.abs(proof.value - (best ?? NaN)), `kitchen ${k}`).toBeLessThan(AGREES);
     holds(on.problem, proof);
     tried++;
-    if (on !== bench) helped++;
+    if (on !== context) helped++;
   }
   console.log(`${tried} kitchens with offers: all agree; an offer is taken in ${helped}`);
   expect(tried).toBeGreaterThan(25);
@@ -270,21 +270,21 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
 
 test('every size is proven, and more knives never make it worse', () => {
   for (const total of [60, 150, 400]) {
-    const bench = benchOf({ budget: { total }, limits: { maxKnives: 8 } });
-    const told = [...bestOfEverySize(bench)];
+    const context = contextOf({ budget: { total }, limits: { maxKnives: 8 } });
+    const told = [...bestOfEverySize(context)];
     for (const state of told) expect(state.map((s) => s.size)).toEqual(state.map((_, i) => i + 1));
     const sizes = told.at(-1) ?? [];
     expect(sizes.map((s) => s.size)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
     sizes.forEach((s, i) => {
       expect(s.proven).toBe(true);
-      expect(s.priceMinor).toBeLessThanOrEqual(bench.problem.budgetMinor);
+      expect(s.priceMinor).toBeLessThanOrEqual(context.problem.budgetMinor);
       expect(s.value).toBeGreaterThanOrEqual((sizes[i - 1]?.value ?? 0) - AGREES);
     });
   }
 });
 
 test('stopped early it gives the best it has and a gap that holds; run again it gives the same', () => {
-  const { problem } = benchOf({ budget: { total: 300 }, limits: { maxKnives: 6 } });
+  const { problem } = contextOf({ budget: { total: 300 }, limits: { maxKnives: 6 } });
   const seed = new Chooser(problem).empty();
   const stopped = new ExactSearch(problem, seed);
   stopped.step(2);

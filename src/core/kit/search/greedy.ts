@@ -1,6 +1,6 @@
 import type { Candidate } from '../candidates/candidate';
 import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
-import { KitValue, loadKit } from './value';
+import { KitValue, filledKit } from './value';
 import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
 
 /** What fills a place best: its worth, by itself or for its money, and its net gain. */
@@ -50,7 +50,7 @@ export class Chooser {
       const candidate = p === without ? undefined : candidates[choice[p] ?? -1];
       if (candidate) steps.push(candidate);
     }
-    return loadKit(into, this.problem, steps, countedRows);
+    return filledKit(into, this.problem, steps, countedRows);
   }
 
   /** What a choice covers, with rescued work as the choice weighs it. */

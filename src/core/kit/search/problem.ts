@@ -2,6 +2,7 @@ import type { Candidate } from '../candidates/candidate';
 import type { Demand } from '../demand/types';
 import type { MoneyScale } from './worth';
 
+/** A place in the kit with the candidates (by index) that may fill it. */
 export interface Place {
   fits: readonly number[];
   required: boolean;
@@ -10,7 +11,7 @@ export interface Place {
 /** Everything the choice rests on: plain numbers, no names. */
 export interface Problem {
   demand: Demand;
-  owned: readonly { rows: Float64Array }[];
+  owned: readonly { usefulness: Float64Array }[];
   /** Rows that are there whatever is chosen: owned tools. */
   given: readonly Float64Array[];
   candidates: readonly Candidate[];

@@ -1,6 +1,6 @@
 import type { Choice, Problem } from './problem';
 import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
-import { KitValue, loadKit } from './value';
+import { KitValue, filledKit } from './value';
 import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 
 /** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
@@ -119,7 +119,7 @@ export class Relaxation {
     this.costs = new Float64Array(candidates.map((c) => costOf(c, problem.scale)));
     this.kinds = candidates.map(pieceKind);
     this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale)));
-    this.already = [...problem.owned.map((o) => o.rows), ...problem.given].map(
+    this.already = [...problem.owned.map((o) => o.usefulness), ...problem.given].map(
       (row) => inRoles(this.roles, row).figures,
     );
     this.limited = Number.isFinite(problem.budgetMinor);
@@ -209,7 +209,7 @@ export class Relaxation {
   valueOf(taken: readonly { candidate: number }[]): number {
     const { candidates } = this.problem;
     const steps = taken.flatMap(({ candidate }) => candidates[candidate] ?? []);
-    const kit = loadKit(this.kit, this.problem, steps, ({ counted }) => counted);
+    const kit = filledKit(this.kit, this.problem, steps, ({ counted }) => counted);
     return kit.value() - this.costOfTaken(taken);
   }
 

@@ -2,7 +2,7 @@ import { WORTH } from '../../constants';
 import type { Demand } from '../demand/types';
 import { countedRows } from './greedy';
 import { type Problem, type Choice, priceOf } from './problem';
-import { loadKit, KitValue } from './value';
+import { filledKit, KitValue } from './value';
 
 /**
  * A kit with what money it leaves put to weekly work that stands in a struggle: as long as a place and the money are left for something that
@@ -15,7 +15,7 @@ export function withRescues(problem: Problem, choice: Choice): Choice {
   const kit = new Int32Array(choice);
   const least = WORTH.rescueLeast.value * (rescues.states[0]?.roles[0]?.weight ?? 0);
   const chosen = [...kit].flatMap((index) => candidates[index] ?? []);
-  const now = loadKit(new KitValue(rescues), problem, chosen, countedRows);
+  const now = filledKit(new KitValue(rescues), problem, chosen, countedRows);
   for (let left = budgetMinor - priceOf(problem, kit); ;) {
     let best = { place: -1, index: -1, worth: 0 };
     const seen = new Set<readonly number[]>();

@@ -171,16 +171,16 @@ export class KitValue {
  * Loads a cleared kit with what is there once some steps are taken: owned knives but those that are put right, what is given, and the steps by
  * the rows asked for.
  */
-export function loadKit<S extends { owned: number | null }>(
+export function filledKit<S extends { owned: number | null }>(
   kit: KitValue,
-  { owned, given }: { owned: readonly { rows: Float64Array }[]; given: readonly Float64Array[] },
+  { owned, given }: { owned: readonly { usefulness: Float64Array }[]; given: readonly Float64Array[] },
   steps: readonly S[],
   rowsOf: (step: S) => Float64Array,
 ): KitValue {
   kit.clear();
   for (const step of steps) kit.add(rowsOf(step));
-  owned.forEach(({ rows }, i) => {
-    if (!steps.some((step) => step.owned === i)) kit.add(rows);
+  owned.forEach(({ usefulness }, i) => {
+    if (!steps.some((step) => step.owned === i)) kit.add(usefulness);
   });
   for (const row of given) kit.add(row);
   return kit;

@@ -1,9 +1,9 @@
-import { LOAD } from '../constants';
+import { LOAD } from '../constants/index';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
-import { isEaten, type Task } from './task';
-import type { Avoidable } from './words';
-import type { Dish } from './dish';
+import { isEaten, type Task } from '../cutting/task';
+import type { Avoidable } from '../cutting/words';
+import type { Dish } from '../cutting/dish';
 
 /** What a kitchen asks of its knives in one task. */
 export interface TaskLoad {
@@ -117,30 +117,27 @@ export function taskDone(task: Task, { habits: { carves }, sizes }: TaskHabits):
   return done;
 }
 
-/** Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out. */
-export function taskLoads(
-  kitchen: Pick<
-    Kitchen,
-    | 'cuisines'
-    | 'mealsPerWeek'
-    | 'dishes'
-    | 'ownDishes'
-    | 'tasks'
-    | 'avoids'
-    | 'portions'
-    | 'habits'
-    | 'sizes'
-    | 'tastes'
-  >,
-  reference: Reference,
-): TaskLoad[] {
-  const loads = new Map<string, { minutes: number; times: number; matters: number; from: Map<string, number> }>();
+/** What a load is worked out from. */
+type Cooking = Pick<
+  Kitchen,
+  'cuisines' | 'mealsPerWeek' | 'dishes' | 'ownDishes' | 'tasks' | 'avoids' | 'portions' | 'habits' | 'sizes' | 'tastes'
+>;
+
+interface Gathered {
+  minutes: number;
+  times: number;
+  matters: number;
+  from: Map<string, number>;
+}
+
+/** Minutes and times of every task, gathered over dishes, menus and what was named directly. */
+function gathered(kitchen: Cooking, reference: Reference): Map<string, Gathered> {
+  const loads = new Map<string, Gathered>();
   const add = (id: string, source: string, timesPerWeek: number, amount: number, matters: number) => {
     const known = reference.tasks.get(id);
     if (!known || timesPerWeek <= 0 || amount <= 0 || !isEaten(known, kitchen.avoids)) return;
     if (known.flatSide && kitchen.tastes.garlic === 'never') return;
-    const task = taskDone(known, kitchen);
-    const minutes = timesPerWeek * amount * task.minutes;
+    const minutes = timesPerWeek * amount * taskDone(known, kitchen).minutes;
     const load = loads.get(id) ?? { minutes: 0, times: 0, matters: 1, from: new Map<string, number>() };
     load.minutes += minutes;
     load.times += timesPerWeek;
@@ -159,7 +156,16 @@ export function taskLoads(
     if (task) add(id, 'usual', mealsPerWeek, scaledAmount(task, amount, kitchen.portions), 1);
   }
   for (const { id, timesPerWeek, amount, matters } of kitchen.tasks) add(id, 'direct', timesPerWeek, amount, matters);
+  return loads;
+}
 
+/**
+ * Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out.
+ *
+ * @example taskLoads(kitchen, reference)[0].minutesPerWeek
+ */
+export function taskLoads(kitchen: Cooking, reference: Reference): TaskLoad[] {
+  const loads = gathered(kitchen, reference);
   return [...reference.tasks.values()].flatMap((task) => {
     const load = loads.get(task.id);
     if (!load) return [];

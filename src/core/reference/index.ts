@@ -1,8 +1,8 @@
-import { z } from './zod';
-import { type BladeType, bladeTypeSchema, type Steel, steelSchema } from './blade/schema';
-import { type Cuisine, cuisineSchema, type Dish, dishSchema, type Tool, toolSchema } from './cutting/dish';
-import { type Task, taskSchema } from './cutting/task';
-import { type BoxedSet, boxSchema, type VolumeOffer, volumeSchema } from './catalogue/offers';
+import { z } from '../zod';
+import { type BladeType, bladeTypeSchema, type Steel, steelSchema } from '../blade/schema';
+import { type Cuisine, cuisineSchema, type Dish, dishSchema, type Tool, toolSchema } from '../cutting/dish';
+import { type Task, taskSchema } from '../cutting/task';
+import { type KnifeSet, setSchema, type VolumeOffer, volumeSchema } from '../catalogue/offers';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
 export interface Reference {
@@ -13,7 +13,7 @@ export interface Reference {
   cuisines: Map<string, Cuisine>;
   tools: Map<string, Tool>;
   /** Sets sold whole. */
-  sets: Map<string, BoxedSet>;
+  sets: Map<string, KnifeSet>;
   /** Makers that take something off from so many knives on. */
   volumes: VolumeOffer[];
 }
@@ -29,7 +29,7 @@ export function readReference(raw: Record<keyof Reference, unknown>): Reference 
     dishes: byId(z.array(dishSchema).parse(raw.dishes)),
     cuisines: byId(z.array(cuisineSchema).parse(raw.cuisines)),
     tools: byId(z.array(toolSchema).parse(raw.tools)),
-    sets: byId(z.array(boxSchema).parse(raw.sets)),
+    sets: byId(z.array(setSchema).parse(raw.sets)),
     volumes: z.array(volumeSchema).parse(raw.volumes),
   };
 }
