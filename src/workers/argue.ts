@@ -7,7 +7,7 @@ import type { Plan } from '../core/formats/planFile';
 import { setsForSale, judgeSet, type SetVerdict } from '../core/kit/candidates/sets';
 import { QUICK } from '../core/kit/search/choose';
 import { frontier, knee } from '../core/kit/search/frontier';
-import { planProven } from '../core/kit/plan/planKitchen';
+import { planning, planProven } from '../core/kit/plan/planKitchen';
 import { planFrom, stepsOf } from '../core/kit/plan/plan';
 import { firstAnswer } from '../core/kit/plan/firstAnswer';
 import type { SchoolId } from '../core/kit/context/schools';
@@ -24,15 +24,16 @@ export interface Argued {
   owned: BladeModel[];
 }
 
-/** A kitchen laid out, planned as its own plan is: proven, offers and all. */
-const argued = (context: PlanningContext): Argued => ({
-  plan: planProven(context).plan,
+const argued = (plan: Plan, context: PlanningContext): Argued => ({
+  plan,
   owned: context.owned.map((knife) => knife.blade.blade),
 });
 
-/** Any kitchen planned beside the present one. */
-export const planBeside = (file: KitchenFile, models: readonly BladeModel[]): Argued =>
-  argued(preparePlanning(file, reference, models));
+/** Any kitchen planned beside the present one as its own plan is: proven, offers and all. In slices. */
+export function* planBeside(file: KitchenFile, models: readonly BladeModel[]): Generator<unknown, Argued> {
+  const context = preparePlanning(file, reference, models);
+  return argued((yield* planning(context)).plan, context);
+}
 
 export interface SchoolView extends Argued {
   id: SchoolId;
@@ -47,12 +48,13 @@ export function* schoolsOf(file: KitchenFile, context: PlanningContext): Generat
     const words = schoolWords.find((school) => school.id === id);
     if (!words) throw new Error(`no words for the school ${id}`);
     const { name, rule, holds } = words;
-    yield { id, name, rule, holds, ...argued(preparePlanning(file, reference, context.models, id, context)) };
+    const own = preparePlanning(file, reference, context.models, id, context);
+    yield { id, name, rule, holds, ...argued(planProven(own).plan, own) };
   }
 }
 
 /** Every set on sale against buying only what this kitchen's free plan wants of it; prices in the kitchen's currency. */
-export function boxVerdicts(
+export function setVerdicts(
   context: PlanningContext,
 ): (Omit<SetVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
   const { context: on, chosen } = firstAnswer(context, QUICK);

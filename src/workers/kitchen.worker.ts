@@ -122,12 +122,17 @@ const kitchenWorker = {
     };
   },
 
-  /** The same question searched harder and proven; null when a newer one has come. */
-  async thorough(): Promise<{ plan: Plan; served: Served[] } | null> {
+  /** Ends whatever is under way: what was asked comes back unfinished. */
+  stop(): void {
+    asked++;
+  },
+
+  /** The same question searched harder and proven, telling how much a better kit might still be worth, coverage; null when stopped. */
+  async thorough(tell: (gap: number) => void): Promise<{ plan: Plan; served: Served[] } | null> {
     if (!context) return null;
     const on = context;
     const part = await proving();
-    const best = part && (await inSlices(part.planning(on)));
+    const best = part && (await inSlices(part.planning(on), ({ proof }) => tell(proof.gap)));
     if (!best) return null;
     const { plan, context: stands } = best;
     planned = stands;
@@ -160,17 +165,19 @@ const kitchenWorker = {
     );
   },
 
-  /** Any kitchen planned beside the present one. */
-  beside: async (file: KitchenFile) => (await argue()).planBeside(file, models),
+  /** Any kitchen planned beside the present one; null when stopped. */
+  beside: async (file: KitchenFile) => inSlices((await argue()).planBeside(file, models)),
 
-  /** Every school on this kitchen, told one by one. */
-  async schools(file: KitchenFile, tell: (school: SchoolView) => void): Promise<void> {
+  /** Every school on this kitchen, told one by one; false when stopped. */
+  async schools(file: KitchenFile, tell: (school: SchoolView) => void): Promise<boolean> {
     asked++;
+    const mine = asked;
     await inSlices((await argue()).schoolsOf(file, contextFor(file)), tell);
+    return mine === asked;
   },
 
   /** The sets on sale against singles. */
-  boxes: async (file: KitchenFile) => (await argue()).boxVerdicts(contextFor(file)),
+  sets: async (file: KitchenFile) => (await argue()).setVerdicts(contextFor(file)),
 
   /** Coverage against money, told as it grows; it ends early when a newer question comes. */
   async money(tell: (view: MoneyView) => void): Promise<void> {

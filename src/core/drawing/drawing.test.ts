@@ -164,7 +164,7 @@ describe('shapes', () => {
         expect(hand.top).toBeLessThan(0.7 * broad);
       }),
     );
-    const reach = (grip: 'pinch' | 'handle' | 'fingertip') => drawGrip(grip, chef, 185, 84).right;
+    const reach = (grip: 'pinch' | 'handle' | 'fingertip') => drawGrip(grip, chef, 185, 84).before.right;
     expect(reach('handle')).toBeLessThan(0);
     expect(reach('pinch')).toBeGreaterThan(10);
     expect(reach('fingertip')).toBeGreaterThan(reach('pinch') + 20);

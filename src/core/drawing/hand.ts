@@ -74,48 +74,55 @@ function finger(from: Point, to: Point, thick: number): Shape {
   ]);
 }
 
+/** A hand on a knife: what lies behind the knife, and what lies before it. */
+export interface GripDrawing {
+  behind: Drawing;
+  before: Drawing;
+}
+
 /**
- * A right hand on a knife by one of the three grips, seen from the thumb's side: back of the hand, three or four fingers round the handle, the
- * thumb, and the forefinger where the grip puts it. Mm, in the knife's own coordinates.
+ * A right hand on a knife by one of the three grips, seen from the thumb's side: the palm behind the handle, fingertips round it, the thumb, and
+ * the forefinger where the grip puts it. Mm, in the knife's own coordinates.
  */
-export function drawGrip(grip: Grip, blade: BladeModel, handLengthMm: number, palmBreadthMm: number): Drawing {
+export function drawGrip(grip: Grip, blade: BladeModel, handLengthMm: number, palmBreadthMm: number): GripDrawing {
   const thick = palmBreadthMm / 4.4;
   const top = handleTopMm(blade);
   const low = top - blade.handleHeightMm;
+  const middle = (top + low) / 2;
   const front = { pinch: -4, handle: -NECK_MM - 6, fingertip: -NECK_MM }[grip];
   const wrapped = grip === 'handle' ? 4 : 3;
-  const curled = Array.from({ length: wrapped }, (_, i) => {
-    const x = front - (i + 0.5) * thick;
-    return finger({ x: x - 3, y: top - 2 }, { x: x + 2, y: low - 0.45 * thick }, 0.94 * thick);
-  });
   const back = front - wrapped * thick;
+  const wrist = back - 0.26 * handLengthMm;
   const palm = closed('hand', [
-    { x: front + 0.4 * thick, y: top - 1 },
-    { x: front - thick, y: top + 0.75 * thick },
-    { x: back, y: top + 0.95 * thick },
-    { x: back - 0.3 * handLengthMm, y: top + 0.9 * thick, corner: true },
-    { x: back - 0.3 * handLengthMm, y: top - 1.9 * thick, corner: true },
-    { x: back - 4, y: low + 1 },
-    { x: back + thick, y: low + 0.5 * blade.handleHeightMm },
+    { x: front + 0.6 * thick, y: top - 0.2 * thick },
+    { x: front, y: top + 0.5 * thick },
+    { x: back + thick, y: top + 0.95 * thick },
+    { x: back - 0.1 * handLengthMm, y: top + 1.15 * thick },
+    { x: wrist, y: top + 1.1 * thick, corner: true },
+    { x: wrist, y: top - 1.9 * thick, corner: true },
+    { x: back - 0.1 * handLengthMm, y: low - 0.55 * thick },
+    { x: back + 0.5 * thick, y: low - 0.75 * thick },
+    { x: front - 0.3 * thick, y: low - 0.55 * thick },
+    { x: front + 0.5 * thick, y: low + 0.2 * thick },
   ]);
-  const joint = { x: front - 0.3 * thick, y: top - 0.1 * thick };
+  const tips = Array.from({ length: wrapped }, (_, i) => {
+    const x = front - (i + 0.5) * thick;
+    return finger({ x: x - 2, y: low - 0.5 * thick }, { x, y: middle + 0.1 * thick }, 0.92 * thick);
+  });
+  const root = { x: front - 0.8 * thick, y: top + 0.35 * thick };
   const thumb = {
-    pinch: finger(joint, { x: 0.09 * handLengthMm, y: 0.6 * blade.heelHeightMm }, thick),
-    handle: finger(joint, { x: joint.x + 0.12 * handLengthMm - thick, y: top - 0.5 * blade.handleHeightMm }, thick),
-    fingertip: finger(joint, { x: 0.02 * handLengthMm, y: top - 0.55 * blade.handleHeightMm }, thick),
+    pinch: finger(root, { x: 0.085 * handLengthMm, y: 0.62 * blade.heelHeightMm }, thick),
+    handle: finger(root, { x: root.x + 0.13 * handLengthMm, y: middle + 0.1 * blade.handleHeightMm }, thick),
+    fingertip: finger(root, { x: 0.01 * handLengthMm, y: middle + 0.1 * blade.handleHeightMm }, thick),
   }[grip];
-  const forefinger = {
-    pinch: [
-      finger({ x: front + 2, y: top - 2 }, { x: 0.075 * handLengthMm, y: 0.38 * blade.heelHeightMm }, 0.9 * thick),
-    ],
-    handle: [],
-    fingertip: [
-      finger(
-        { x: front - 4, y: top + 0.3 * thick },
-        { x: 0.34 * handLengthMm, y: blade.heelHeightMm + 0.2 * thick },
-        0.9 * thick,
-      ),
-    ],
-  }[grip];
-  return drawingOf([palm, ...curled, ...forefinger, thumb]);
+  const along = finger(
+    { x: front - 4, y: top + 0.55 * thick },
+    { x: 0.32 * handLengthMm, y: blade.heelHeightMm + 0.25 * thick },
+    0.88 * thick,
+  );
+  const bent = finger({ x: front + 4, y: top }, { x: 0.1 * handLengthMm, y: 0.36 * blade.heelHeightMm }, 0.88 * thick);
+  return {
+    behind: drawingOf([palm, ...(grip === 'pinch' ? [bent] : [])]),
+    before: drawingOf([...tips, ...(grip === 'fingertip' ? [along] : []), thumb]),
+  };
 }

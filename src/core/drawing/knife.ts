@@ -41,18 +41,24 @@ const toothMm = ({ serrationPitchMm }: BladeModel): number => Math.min(2.2, 0.32
 function tooth(blade: BladeModel, x: number): number {
   if (blade.serration === 'none') return 0;
   const phase = (x % blade.serrationPitchMm) / blade.serrationPitchMm;
-  return toothMm(blade) * (blade.serration === 'pointed' ? 1 - Math.abs(2 * phase - 1) : Math.sin(Math.PI * phase));
+  // the last tooth runs out into the tip
+  const left = Math.min(1, Math.max(0, (blade.lengthMm - x) / blade.serrationPitchMm));
+  return (
+    left * toothMm(blade) * (blade.serration === 'pointed' ? 1 - Math.abs(2 * phase - 1) : Math.sin(Math.PI * phase))
+  );
 }
 
 const isRounded = ({ tip }: BladeModel) => tip === 'round' || tip === 'blunt';
 
-function roundedTip(blade: BladeModel, low: number, high: number): Point[] {
+/** Half an ellipse from the end of the edge to the end of the spine, its furthest point at the blade's length. */
+function roundedTip(blade: BladeModel, end: number, low: number, high: number): Point[] {
   const middle = (low + high) / 2;
   const half = (high - low) / 2;
+  const deep = blade.lengthMm - end;
   return Array.from({ length: 9 }, (_, i) => {
     const angle = -Math.PI / 2 + (Math.PI * (i + 1)) / 10;
     return {
-      x: blade.lengthMm + 0.9 * half * Math.cos(angle) - half * 0.9,
+      x: end + deep * Math.cos(angle),
       y: middle + half * Math.sin(angle),
     };
   });
@@ -79,7 +85,8 @@ function neck(blade: BladeModel): Point[] {
 /** Where the edge ends and a rounded tip begins, mm from the heel. */
 function edgeEndMm(blade: BladeModel): number {
   if (!isRounded(blade)) return blade.lengthMm;
-  return blade.lengthMm - 0.45 * (spineHeightMm(blade, blade.lengthMm) - edgeHeightMm(blade, blade.lengthMm));
+  const middle = 0.9 * blade.lengthMm;
+  return blade.lengthMm - 0.45 * (spineHeightMm(blade, middle) - edgeHeightMm(blade, middle));
 }
 
 function bladeShape(blade: BladeModel): Shape {
@@ -94,7 +101,7 @@ function bladeShape(blade: BladeModel): Shape {
     const x = end * (1 - i / STEPS);
     return { x, y: spineHeightMm(blade, x), corner: i === 0 && !isRounded(blade) };
   });
-  const tip = isRounded(blade) ? roundedTip(blade, edge.at(-1)?.y ?? 0, spineHeightMm(blade, blade.lengthMm)) : [];
+  const tip = isRounded(blade) ? roundedTip(blade, end, edge.at(-1)?.y ?? 0, spineHeightMm(blade, end)) : [];
   return { ...closed('steel', [...edge, ...tip, ...spine, ...neck(blade)]), smooth: blade.serration === 'none' };
 }
 

@@ -5,9 +5,10 @@ import type { Character } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
-import { inches, money, taskName, typeName } from '../shared/words';
+import { money, taskName, typeName } from '../shared/words';
 import css from './BladeView.module.css';
 import { BoardView, KnuckleView, SectionView, SideView, SpineView } from './Drawings';
+import { useLengths } from '../shared/units';
 
 const MOST = 16;
 
@@ -55,10 +56,11 @@ function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
 }
 
 function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
+  const { length, told } = useLengths();
   const { blade } = found;
   const figures: [string, string][] = [
-    ['Edge', `${Math.round(blade.lengthMm)} mm (${inches(blade.lengthMm)})`],
-    ['Heel', `${blade.heelHeightMm.toFixed(0)} mm`],
+    ['Edge', length(blade.lengthMm)],
+    ['Heel', length(blade.heelHeightMm)],
     ['Weight', `${blade.weightG.toFixed(0)} g`],
     ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
     ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
@@ -106,7 +108,7 @@ function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
             <ul className={css.list}>
               {found.never.map(({ task, why }) => (
                 <li key={task}>
-                  <b>{taskName(task)}.</b> {why}
+                  <b>{taskName(task)}.</b> {told(why)}
                 </li>
               ))}
             </ul>

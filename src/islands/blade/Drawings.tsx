@@ -74,7 +74,8 @@ export function Dimension({
   );
 }
 
-const upsideDown = ({ x, y }: { x: number; y: number }) => ({ x, y: -y });
+/** From drawings, whose y goes up, to pictures, whose y goes down. */
+export const upsideDown = ({ x, y }: { x: number; y: number }) => ({ x, y: -y });
 
 /** A knife lying on its edge: heel at x = 0, edge line at y = 0, up negative. */
 export function LyingKnife({ blade, line = 0.8 }: { blade: BladeModel; line?: number }) {

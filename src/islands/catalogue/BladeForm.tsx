@@ -16,29 +16,30 @@ import { faultsOf } from '../../core/formats/faults';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { fromMinor, toMinor } from '../../core/money/currency';
 import { BoardView, SectionView, SideView } from '../blade/Drawings';
+import { useLengths } from '../shared/units';
 import css from './BladeForm.module.css';
 
 const FIRST_TYPE = 'gyuto';
 
 /** The figures that are asked for, with their unit and step. */
 const FIGURES = [
-  { key: 'lengthMm', label: 'Edge, mm', step: 1 },
-  { key: 'heelHeightMm', label: 'Heel height, mm', step: 1 },
-  { key: 'spineHeelMm', label: 'Spine at heel, mm', step: 0.1 },
-  { key: 'spineMidMm', label: 'Spine in the middle, mm', step: 0.1 },
-  { key: 'spineTipMm', label: 'Spine at tip, mm', step: 0.1 },
+  { key: 'lengthMm', label: 'Edge', step: 1 },
+  { key: 'heelHeightMm', label: 'Heel height', step: 1 },
+  { key: 'spineHeelMm', label: 'Spine at heel', step: 0.1 },
+  { key: 'spineMidMm', label: 'Spine in the middle', step: 0.1 },
+  { key: 'spineTipMm', label: 'Spine at tip', step: 0.1 },
   { key: 'flatShare', label: 'Flat share, 0–1', step: 0.05 },
-  { key: 'bellyMm', label: 'Belly, mm', step: 1 },
-  { key: 'behindEdgeMm', label: 'Behind the edge, mm', step: 0.05 },
+  { key: 'bellyMm', label: 'Belly', step: 1 },
+  { key: 'behindEdgeMm', label: 'Behind the edge', step: 0.05 },
   { key: 'edgeAngleDeg', label: 'Edge angle, ° a side', step: 0.5 },
   { key: 'weightG', label: 'Weight, g', step: 5 },
   { key: 'hrc', label: 'Hardness, HRC', step: 0.5 },
   { key: 'flex', label: 'Flex, 0–1', step: 0.1 },
-  { key: 'balanceMm', label: 'Balance, mm from heel', step: 1 },
-  { key: 'handleLengthMm', label: 'Handle length, mm', step: 1 },
-  { key: 'handleHeightMm', label: 'Handle height, mm', step: 0.5 },
-  { key: 'handleThicknessMm', label: 'Handle thickness, mm', step: 0.5 },
-  { key: 'handleOffsetMm', label: 'Handle raised by, mm', step: 1 },
+  { key: 'balanceMm', label: 'Balance from heel', step: 1 },
+  { key: 'handleLengthMm', label: 'Handle length', step: 1 },
+  { key: 'handleHeightMm', label: 'Handle height', step: 0.5 },
+  { key: 'handleThicknessMm', label: 'Handle thickness', step: 0.5 },
+  { key: 'handleOffsetMm', label: 'Handle raised by', step: 1 },
 ] as const satisfies { key: keyof BladeModel; label: string; step: number }[];
 
 const WORDS = [
@@ -55,6 +56,9 @@ const WORDS = [
 /** A value of the format as it is read. */
 const labelOf = (value: string) =>
   reference.steels.get(value)?.name ?? (value === 'd-shape' ? 'D-shaped' : value.replace(/-/g, ' '));
+
+/** Figures in millimetres, shown in the units of this device. */
+const isLength = (key: string) => key.endsWith('Mm');
 
 const rounded = (value: number) => Number(value.toFixed(2));
 
@@ -85,6 +89,7 @@ export function BladeForm({
   taken: ReadonlySet<string>;
   onSave: (model: BladeModel) => Promise<boolean>;
 }) {
+  const { units, unit, toMm, fromMm } = useLengths();
   const [draft, setDraft] = useState(() => startFrom(FIRST_TYPE));
   const [drawn, setDrawn] = useState(draft);
   const checked = useMemo(() => bladeModelSchema.safeParse({ ...draft, id: idFor(draft.name, taken) }), [draft, taken]);
@@ -155,11 +160,11 @@ export function BladeForm({
         {FIGURES.map(({ key, label, step }) => (
           <NumberInput
             key={key}
-            label={label}
-            step={step}
-            value={draft[key] ?? ''}
+            label={isLength(key) ? `${label}, ${unit}` : label}
+            step={isLength(key) && units === 'inches' ? 0.01 : step}
+            value={draft[key] === null ? '' : isLength(key) ? fromMm(draft[key]) : draft[key]}
             error={faultAt(key)}
-            onChange={(value) => set({ [key]: value === '' ? null : value })}
+            onChange={(value) => set({ [key]: value === '' ? null : isLength(key) ? toMm(Number(value)) : value })}
           />
         ))}
         {WORDS.map(({ key, label, values }) => (

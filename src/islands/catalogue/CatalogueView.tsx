@@ -13,6 +13,7 @@ import { Masthead } from '../shared/Masthead';
 import { money, typeName } from '../shared/words';
 import { BladeForm } from './BladeForm';
 import css from './CatalogueView.module.css';
+import { useLengths } from '../shared/units';
 
 /** Largest catalogue file read, bytes. */
 const MAX_BYTES = 6 * 1024 * 1024;
@@ -188,6 +189,7 @@ function ModelTable({
   note: (model: BladeModel) => string;
   onRemove?: (id: string) => void;
 }) {
+  const { length } = useLengths();
   return (
     <div className={css.scroll}>
       <table>
@@ -196,7 +198,7 @@ function ModelTable({
             <tr key={model.id}>
               <th scope="row">{model.name}</th>
               <td>{typeName(model.type)}</td>
-              <td className="figure">{Math.round(model.lengthMm)} mm</td>
+              <td className="figure">{length(model.lengthMm)}</td>
               <td className="figure">{money(fromMinor(model.priceMinor, model.currency), model.currency)}</td>
               <td className="faded">{note(model)}</td>
               {onRemove && (

@@ -13,6 +13,7 @@ import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
 import { money, taskName } from '../shared/words';
 import css from './CompareView.module.css';
+import { useLengths } from '../shared/units';
 
 const MOST_BLADES = 4;
 const MOST_TASKS = 14;
@@ -204,19 +205,20 @@ function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Refer
 }
 
 function Figures({ found }: { found: Character[] }) {
+  const { length, told } = useLengths();
   const rows: [string, (c: Character) => string][] = [
     ['Price', ({ blade }) => money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],
-    ['Edge', ({ blade }) => `${Math.round(blade.lengthMm)} mm`],
-    ['Heel', ({ blade }) => `${blade.heelHeightMm.toFixed(0)} mm`],
-    ['Spine, heel to tip', ({ blade }) => `${blade.spineHeelMm.toFixed(1)}–${blade.spineTipMm.toFixed(1)} mm`],
-    ['Behind the edge', ({ blade }) => `${blade.behindEdgeMm.toFixed(2)} mm`],
+    ['Edge', ({ blade }) => length(blade.lengthMm)],
+    ['Heel', ({ blade }) => length(blade.heelHeightMm)],
+    ['Spine, heel to tip', ({ blade }) => told(`${blade.spineHeelMm.toFixed(1)}–${blade.spineTipMm.toFixed(1)} mm`)],
+    ['Behind the edge', ({ blade }) => length(blade.behindEdgeMm, 2)],
     ['Edge angle', ({ blade }) => `${blade.edgeAngleDeg}°`],
     ['Weight', ({ blade }) => `${blade.weightG.toFixed(0)} g`],
-    ['Balance', ({ blade }) => `${blade.balanceMm > 0 ? '+' : ''}${blade.balanceMm.toFixed(0)} mm`],
+    ['Balance', ({ blade }) => `${blade.balanceMm > 0 ? '+' : ''}${length(blade.balanceMm)}`],
     ['Hardness', ({ blade }) => (blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`)],
     ['Edge on the board', ({ blade }) => `${Math.round(bestContact(blade).share * 100)}%`],
-    ['Rocking radius', ({ blade }) => `${Math.round(rockingRadiusMm(blade) / 10) * 10} mm`],
-    ['Room for your knuckles', ({ knuckleRoomMm }) => `${knuckleRoomMm.toFixed(0)} mm`],
+    ['Rocking radius', ({ blade }) => length(Math.round(rockingRadiusMm(blade) / 10) * 10)],
+    ['Room for your knuckles', ({ knuckleRoomMm }) => length(knuckleRoomMm)],
   ];
   return (
     <section className={css.scroll}>

@@ -2,12 +2,13 @@ import { Button, Switch, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { Choice, Figure } from '../shared/Field';
+import { Choice, LengthFigure } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
 import { Picks } from '../shared/Picks';
 import { HandMeasure } from './HandMeasure';
 import { MotionPicker } from './MotionPicker';
 import css from './CooksView.module.css';
+import { useLengths } from '../shared/units';
 
 const SIZES = [
   { value: 'small', name: 'Small', mm: 165 },
@@ -25,6 +26,7 @@ interface Props {
 
 /** One cook: hand, practice, strength, grip, motions and tastes. */
 export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props) {
+  const { length: inUnits } = useLengths();
   const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
   const gripBlade = motionBlades.find((b) => b.type === 'gyuto');
@@ -55,7 +57,7 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
       <Choice
         label="Hand"
         value={size}
-        options={SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${mm} mm` }))}
+        options={SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${inUnits(mm)}` }))}
         onChange={(chosen) => {
           const mm = SIZES.find((s) => s.value === chosen)?.mm ?? length;
           onChange({ handLengthMm: mm, palmBreadthMm: Math.round(mm * DEFAULTS.palmPerHand) });
@@ -123,8 +125,8 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
           onChange={(wantsBalance) => onChange({ wantsBalance })}
         />
         <div className={css.wish}>
-          <Figure
-            label="Length wanted, mm"
+          <LengthFigure
+            label="Length wanted"
             min={60}
             max={400}
             value={cook.wantsLengthMm ?? null}

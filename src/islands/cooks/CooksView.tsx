@@ -17,6 +17,7 @@ import { CookForm } from './CookForm';
 import css from './CooksView.module.css';
 import { LengthDrawing } from './LengthDrawing';
 import { PlaceForm } from './PlaceForm';
+import { useLengths } from '../shared/units';
 
 const MOST_COOKS = 12;
 
@@ -124,6 +125,7 @@ function Wanted({
   band: { fromMm: number; toMm: number; why: string[] } | null;
   cook: CookFile;
 }) {
+  const { told } = useLengths();
   const [pair, setPair] = useState<BladeModel[]>([]);
   const [from, to] = [band?.fromMm ?? 0, band?.toMm ?? 0];
   useEffect(() => {
@@ -152,7 +154,7 @@ function Wanted({
       )}
       <ul className={css.why}>
         {band?.why.map((reason) => (
-          <li key={reason}>{reason}</li>
+          <li key={reason}>{told(reason)}</li>
         ))}
       </ul>
       <p className={css.faded}>An estimate to start from: hold a knife before paying for it.</p>

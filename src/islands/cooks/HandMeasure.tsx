@@ -1,7 +1,7 @@
 import { Button, Slider } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { Figure } from '../shared/Field';
+import { Figure, LengthFigure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
 import { CARD_MM, handFromCards, placedMark, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';
 import css from './HandMeasure.module.css';
@@ -28,15 +28,15 @@ export function HandMeasure(props: Props) {
   return (
     <div className={css.measure}>
       <div className={css.figures}>
-        <Figure
-          label="Wrist crease to middle fingertip, mm"
+        <LengthFigure
+          label="Wrist crease to middle fingertip"
           min={120}
           max={260}
           value={lengthMm}
           onChange={(handLengthMm) => onMeasured({ handLengthMm })}
         />
-        <Figure
-          label="Across the palm, mm"
+        <LengthFigure
+          label="Across the palm"
           min={55}
           max={130}
           value={breadthMm}

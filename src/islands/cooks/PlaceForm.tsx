@@ -3,10 +3,11 @@ import { FOODS_AVOIDED } from '../../core/cutting/words';
 import { UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
-import { Choice, Field, Figure } from '../shared/Field';
+import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
 import { Picks } from '../shared/Picks';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CooksView.module.css';
+import { useLengths } from '../shared/units';
 
 const BOARDS = [
   { value: '280x200', name: 'Small' },
@@ -34,6 +35,7 @@ function BoardPicture({ lengthMm, widthMm }: { lengthMm: number; widthMm: number
 
 /** The place: board, counter, storage, and how knives are treated. */
 export function PlaceForm({ kitchen, update }: QuestionProps) {
+  const { told } = useLengths();
   const board = { ...DEFAULTS.board, ...kitchen.board };
   const habits = { ...DEFAULTS.habits, ...kitchen.habits };
   const setBoard = (change: NonNullable<typeof kitchen.board>) =>
@@ -53,7 +55,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
           return {
             value: value,
             name,
-            about: `${lengthMm} × ${widthMm} mm`,
+            about: told(`${lengthMm} × ${widthMm} mm`),
             drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} />,
           };
         })}
@@ -63,15 +65,15 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
         }}
       />
       <div className={css.pair}>
-        <Figure
-          label="Long side, mm"
+        <LengthFigure
+          label="Long side"
           min={150}
           max={1500}
           value={board.lengthMm}
           onChange={(lengthMm) => setBoard({ lengthMm })}
         />
-        <Figure
-          label="Short side, mm"
+        <LengthFigure
+          label="Short side"
           min={100}
           max={1000}
           value={board.widthMm}

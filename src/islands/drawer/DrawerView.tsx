@@ -18,6 +18,7 @@ import { minutes, money, percent, taskName } from '../shared/words';
 import { AddKnife } from './AddKnife';
 import css from './DrawerView.module.css';
 import { COLUMNS, readOwnedCsv } from './ownedCsv';
+import { useLengths } from '../shared/units';
 
 const MOST_OWNED = 60;
 const VERDICT_WORDS: Record<DrawerVerdict, string> = {
@@ -129,20 +130,21 @@ function Knife({
   onChange: (part: Partial<OwnedFile>) => void;
   onRemove: () => void;
 }) {
+  const { length, told } = useLengths();
   const name = read?.name ?? typeNames.get(knife.type ?? '') ?? 'Knife';
   return (
     <li className={css.knife} data-verdict={read?.verdict}>
       {read && <Picture blade={read.blade} />}
       <div className={css.head}>
         <h2>
-          {name} {read && <span className="figure">{Math.round(read.blade.lengthMm)} mm</span>}
+          {name} {read && <span className="figure">{length(read.blade.lengthMm)}</span>}
         </h2>
         {read && <strong className={css.verdict}>{VERDICT_WORDS[read.verdict]}</strong>}
       </div>
       {read && (
         <>
           <p>
-            {read.why}
+            {told(read.why)}
             {read.givesBack && (
               <>
                 {' '}

@@ -1,7 +1,7 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
-import { inches } from '../shared/words';
+import { lengthsIn, useLengths } from '../shared/units';
 import css from './DrawerView.module.css';
 
 const LEAST = 40;
@@ -24,6 +24,7 @@ export function LengthSlider({
   onChange: (mm: number) => void;
 }) {
   const svg = useRef<SVGSVGElement>(null);
+  const { length } = useLengths();
   const { height } = placed(blade, false);
   const handle = blade.handleLengthMm;
   const wide = Math.max(WIDE, handle + lengthMm + 30);
@@ -67,7 +68,7 @@ export function LengthSlider({
           aria-valuemin={LEAST}
           aria-valuemax={MOST}
           aria-valuenow={Math.round(lengthMm)}
-          aria-valuetext={`${Math.round(lengthMm)} millimetres, ${inches(lengthMm)}`}
+          aria-valuetext={`${Math.round(lengthMm)} millimetres, ${lengthsIn('inches').length(lengthMm)}`}
           className={css.knob}
           onKeyDown={press}
           onPointerDown={(e) => {
@@ -82,7 +83,7 @@ export function LengthSlider({
         </g>
       )}
       <text className={css.length} x={wide - 4} y={14} textAnchor="end">
-        {Math.round(lengthMm)} mm
+        {length(lengthMm)}
       </text>
     </svg>
   );

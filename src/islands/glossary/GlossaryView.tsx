@@ -112,7 +112,7 @@ function Parts() {
 }
 
 /** Longest knife drawn among the types: all of them share its scale. */
-const WIDEST_MM = 440;
+const WIDEST_MM = 490;
 
 function Types() {
   return (

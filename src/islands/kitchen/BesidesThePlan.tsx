@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Plan } from '../../core/formats/planFile';
 import css from './BesidesThePlan.module.css';
 import { minutes, taskName } from '../shared/words';
+import { useLengths } from '../shared/units';
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -14,6 +15,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 
 /** What stands beside the roll: work still badly served, cautions, the length wanted, and what was taken for granted. */
 export default function BesidesThePlan({ plan }: { plan: Plan }) {
+  const { range, told } = useLengths();
   const { unserved, warnings, assumed, lengthWanted, proof } = plan;
   return (
     <div className={css.grid}>
@@ -27,7 +29,7 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
                 <span>
                   <b>{taskName(task)}</b> <span className="faded figure">{minutes(minutesPerWeek)} min a week</span>
                 </span>
-                <span>{why}</span>
+                <span>{told(why)}</span>
               </li>
             ))}
           </ul>
@@ -39,15 +41,15 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
         ) : (
           <ul className={css.list}>
             {warnings.map((warning) => (
-              <li key={warning}>{warning}</li>
+              <li key={warning}>{told(warning)}</li>
             ))}
           </ul>
         )}
       </Part>
-      <Part title={`Length wanted: ${lengthWanted.fromMm}–${lengthWanted.toMm} mm`}>
+      <Part title={`Length wanted: ${range(lengthWanted.fromMm, lengthWanted.toMm)}`}>
         <ul className={css.list}>
           {lengthWanted.why.map((reason) => (
-            <li key={reason}>{reason}</li>
+            <li key={reason}>{told(reason)}</li>
           ))}
         </ul>
       </Part>
@@ -57,7 +59,7 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
         ) : (
           <ul className={css.list}>
             {assumed.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{told(sentence)}</li>
             ))}
           </ul>
         )}

@@ -10,9 +10,11 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
+import { Working } from '../shared/Working';
 import { CoverageBar } from './CoverageBar';
 import layout from '../shared/AsideLayout.module.css';
 import css from './KitchenView.module.css';
+import { kitInWords, Next } from './Next';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { WhenSeen } from './WhenSeen';
@@ -36,9 +38,10 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
           href={`/api/kitchens/${stored.id}/file`}
           variant="default"
           size="xs"
-          leftSection={<IconDownload size={16} />}
+          aria-label="Kitchen file"
         >
-          Kitchen file
+          <IconDownload size={16} aria-hidden="true" />
+          <span className={css.fileWord}>Kitchen file</span>
         </Button>
       }
     >
@@ -51,9 +54,27 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
 const MOST_SEEN = 8;
 
 /** How certain the answer is, in a quiet word: being checked, checked, or as far as the search went; and what checking changed. */
-function Proof({ answer: { final, plan, proofChanged } }: { answer: Answer }) {
-  const words = !final
-    ? 'Provisional: a better kit is still being looked for.'
+function Proof({
+  answer: { final, stopped, plan, proofChanged },
+  gap,
+  onStop,
+}: {
+  answer: Answer;
+  gap: number | null;
+  onStop: () => void;
+}) {
+  if (!final)
+    return (
+      <div className={css.proof} data-final={false}>
+        <Working onStop={onStop}>
+          {gap !== null && Number.isFinite(gap)
+            ? `Provisional: a better kit may be worth up to ${(100 * gap).toFixed(1)} points more. Looking.`
+            : 'Provisional: a better kit is still being looked for.'}
+        </Working>
+      </div>
+    );
+  const words = stopped
+    ? 'Stopped: this is the first answer, and a better kit may exist.'
     : plan.proof.best
       ? 'No kit within these limits is worth more.'
       : `The search stopped before the end: a kit might be worth up to ${(100 * (plan.proof.gap ?? 0)).toFixed(1)} points more.`;
@@ -115,7 +136,7 @@ function useEscape(on: boolean, work: () => void): void {
 
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
-  const { answer, sure, catalogue, trouble } = usePlanner(kitchen, worker);
+  const { answer, gap, stop, sure, catalogue, trouble } = usePlanner(kitchen, worker);
   const stays = sure?.stays ?? null;
   const [arranging, setArranging] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
@@ -175,7 +196,13 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
           <>
             <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
             <div className={css.tools}>
-              <Proof answer={answer} />
+              <div className={css.summary}>
+                <p>
+                  <b>{kitInWords(answer.plan)}</b>
+                </p>
+                <Proof answer={answer} gap={gap} onStop={stop} />
+                <Next id={id} kitchen={kitchen} update={update} />
+              </div>
               {isArgued(kitchen) && (
                 <Suspense fallback={null}>
                   <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
@@ -225,7 +252,11 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
             </WhenSeen>
           </>
         ) : (
-          !trouble && <p className={css.loading}>Trying every blade on your cooking…</p>
+          !trouble && (
+            <div className={css.loading}>
+              <Working>Trying every blade on your cooking</Working>
+            </div>
+          )
         )}
       </main>
     </div>

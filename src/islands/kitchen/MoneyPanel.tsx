@@ -1,15 +1,19 @@
 import { Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { proxy, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Plan } from '../../core/formats/planFile';
 import type { MoneyView, SizeView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { colour } from '../shared/charts';
+import { Working } from '../shared/Working';
 import { money } from '../shared/words';
 import css from './MoneyPanel.module.css';
 
 Chart.register(LinearScale, LineElement, PointElement, Tooltip);
+
+/** About so many points and sizes come in all: what the bar fills by. */
+const EXPECTED = 20;
 
 const points = (share: number) => (share * 100).toFixed(1);
 
@@ -34,13 +38,19 @@ export default function MoneyPanel({
   const [view, setView] = useState<MoneyView | null>(null);
   const [sizes, setSizes] = useState<SizeView[]>([]);
   const [compared, setCompared] = useState(false);
+  const halt = useRef<() => void>(() => undefined);
   useEffect(() => {
     if (!final) return;
     let stale = false;
+    let stopped = false;
     const ended = () => !stale && setCompared(true);
+    halt.current = () => {
+      stopped = true;
+      void worker.stop();
+    };
     void (async () => {
       await worker.money(proxy((next) => !stale && setView(next)));
-      await worker.sizes(proxy((next) => !stale && setSizes(next)));
+      if (!stopped && !stale) await worker.sizes(proxy((next) => !stale && setSizes(next)));
       ended();
     })();
     return () => {
@@ -56,6 +66,16 @@ export default function MoneyPanel({
   const last = after?.at(-1);
   return (
     <div className={css.panel}>
+      {!compared && final && (
+        <div className={css.whole}>
+          <Working
+            share={view ? Math.min(1, (view.points.length + sizes.length) / EXPECTED) : 0}
+            onStop={() => halt.current()}
+          >
+            {sizes.length > 0 ? 'Proving the best kit of every size' : 'Trying other amounts of money'}
+          </Working>
+        </div>
+      )}
       <div className={css.chart}>
         {curve && (
           <Line
@@ -124,7 +144,7 @@ export default function MoneyPanel({
             The diamond is this plan.
           </p>
         ) : (
-          <p className="faded">{view ? 'Too few kits to tell where money does most.' : 'Trying other amounts…'}</p>
+          <p className="faded">{view ? 'Too few kits to tell where money does most.' : ''}</p>
         )}
         {sizes.length > 0 && (
           <table className={css.sizes}>

@@ -8,7 +8,8 @@ import { placedDrawing } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
 import type { Scale } from './scale';
 import css from './Pocket.module.css';
-import { inches, money } from '../shared/words';
+import { useLengths } from '../shared/units';
+import { money } from '../shared/words';
 
 export interface PocketContent {
   key: string;
@@ -81,6 +82,7 @@ interface Props {
 /** One pocket of the roll: the knife, what it is, what it costs, what it adds and why. */
 export function Pocket({ content, scale, currency, open, onOpen }: Props) {
   const { step, blade, title } = content;
+  const { length, told } = useLengths();
   const owned = step === null || step.action === 'sharpen' || step.action === 'repair' || step.action === 'retire';
   const tall = blade ? blade.heelHeightMm * scale.pxPerMm + 28 : 0;
   const heel = (scale.handleMm + 4) * scale.pxPerMm;
@@ -107,11 +109,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
           )}
         </span>
         <span className={css.title}>{title}</span>
-        {blade && (
-          <span className={`${css.length} figure`}>
-            <span>{Math.round(blade.lengthMm)} mm</span> <span>{inches(blade.lengthMm)}</span>
-          </span>
-        )}
+        {blade && <span className={`${css.length} figure`}>{length(blade.lengthMm)}</span>}
         {step && step.action !== 'retire' && (
           <span className={css.sums}>
             <b className="figure">{money(step.price, currency)}</b>
@@ -119,7 +117,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
           </span>
         )}
         {blade && blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
-        {step?.because[0] && <span className={css.why}>{step.because[0]}</span>}
+        {step?.because[0] && <span className={css.why}>{told(step.because[0])}</span>}
         {step && <span className="visually-hidden">Open the reasons</span>}
       </span>
     </>

@@ -13,6 +13,7 @@ import { robustnessWord } from '../../core/kit/robustness/robustnessWord';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
+import { useLengths } from '../shared/units';
 
 interface Props {
   step: PlanStep;
@@ -129,6 +130,7 @@ function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update
 
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
 export default function StepStory({ step, sure, currency, catalogue, worker, update, onDone, onClose }: Props) {
+  const { length, told } = useLengths();
   const [task, setTask] = useState<string | null>(null);
   const [parts, setParts] = useState<Explanation | null>(null);
   const heading = useRef<HTMLHeadingElement>(null);
@@ -162,14 +164,14 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
         <div className={css.why}>
           <ul className={css.reasons}>
             {step.because.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{told(sentence)}</li>
             ))}
           </ul>
           {step.lengthMm !== null && (
             <dl className={css.figures}>
               {[
-                ['Edge', step.lengthMm && `${Math.round(step.lengthMm)} mm`],
-                ['Heel', step.heelHeightMm && `${Math.round(step.heelHeightMm)} mm`],
+                ['Edge', step.lengthMm && length(step.lengthMm)],
+                ['Heel', step.heelHeightMm && length(step.heelHeightMm)],
                 ['Weight', step.weightG && `${step.weightG} g`],
                 ['Hardness', step.hrc && `${step.hrc} HRC`],
                 ['Bevel', step.bevel],

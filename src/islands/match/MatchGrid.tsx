@@ -5,6 +5,7 @@ import type { MatchTable } from '../../workers/stock';
 import { minutes, typeName } from '../shared/words';
 import type { Arranged } from './arrange';
 import css from './MatchGrid.module.css';
+import { useLengths } from '../shared/units';
 
 /** What has been pressed: a cell, a whole task or a whole blade (indices into the table). */
 export type Picked = { row: number; column: number } | { row: number; column: null } | { row: null; column: number };
@@ -135,6 +136,7 @@ const Row = memo(function Row({
 
 /** The matrix: only the cells in view are in the page. Arrow keys move, Enter opens. */
 export function MatchGrid({ table, arranged, picked, onPick }: Props) {
+  const { length } = useLengths();
   const scroller = useRef<HTMLDivElement>(null);
   const at = useRef({ row: 0, column: 0 });
   const spare = useRef({ columns: 1, rows: 1 });
@@ -227,7 +229,7 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
                 onClick={() => onPick({ row: null, column })}
               >
                 <b>{typeName(blade.type).replace(', double bevel', '')}</b>
-                <span className="figure">{Math.round(blade.lengthMm)} mm</span>
+                <span className="figure">{length(blade.lengthMm)}</span>
                 <span>{place === 'drawer' ? 'in the drawer' : place === 'kit' ? 'in the kit' : blade.maker}</span>
               </button>
             );

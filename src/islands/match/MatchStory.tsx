@@ -8,6 +8,7 @@ import { minutes, money, taskName, typeName } from '../shared/words';
 import { fromMinor } from '../../core/money/currency';
 import type { Picked } from './MatchGrid';
 import css from './MatchStory.module.css';
+import { useLengths } from '../shared/units';
 
 interface Props {
   table: MatchTable;
@@ -40,6 +41,7 @@ export function MatchStory(props: Props) {
 }
 
 function BladeTitle({ table, column, kitchenId }: { table: MatchTable; column: number; kitchenId: string }) {
+  const { length } = useLengths();
   const entry = table.columns[column];
   if (!entry) return null;
   const { blade, owned } = entry;
@@ -50,7 +52,7 @@ function BladeTitle({ table, column, kitchenId }: { table: MatchTable; column: n
         {owned === null && `, ${blade.maker}`}
       </h2>
       <p className="faded">
-        <span className="figure">{Math.round(blade.lengthMm)} mm</span>, {blade.weightG.toFixed(0)} g
+        <span className="figure">{length(blade.lengthMm)}</span>, {blade.weightG.toFixed(0)} g
         {owned === null && (
           <>
             , {money(fromMinor(blade.priceMinor, blade.currency), blade.currency)} ·{' '}
@@ -86,6 +88,7 @@ function CellStory({ table, row, column, worker, kitchenId }: Props & { row: num
 }
 
 function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
+  const { told } = useLengths();
   const [ranked, setRanked] = useState<Ranked[] | null>(null);
   const task = table.rows[row];
   useEffect(() => {
@@ -131,7 +134,7 @@ function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
               </button>
               {heldBack && (
                 <p>
-                  {heldBack.part}: {heldBack.why}
+                  {heldBack.part}: {told(heldBack.why)}
                 </p>
               )}
             </li>
@@ -143,6 +146,7 @@ function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
 }
 
 function BladeStory({ table, column, worker, kitchenId }: Props & { column: number }) {
+  const { told } = useLengths();
   const [found, setFound] = useState<Character | null>(null);
   useEffect(() => {
     let live = true;
@@ -179,7 +183,7 @@ function BladeStory({ table, column, worker, kitchenId }: Props & { column: numb
             <ul className={css.notes}>
               {found.never.slice(0, MOST_TASKS).map(({ task, why }) => (
                 <li key={task}>
-                  <b>{taskName(task)}.</b> {why}
+                  <b>{taskName(task)}.</b> {told(why)}
                 </li>
               ))}
             </ul>

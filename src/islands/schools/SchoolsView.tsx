@@ -3,11 +3,13 @@ import { proxy, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
+import { SCHOOL_IDS } from '../../core/formats/kitchenWords';
 import type { SchoolView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { MiniRoll } from '../shared/MiniRoll';
 import type { KitchenEdits } from '../shared/useKitchen';
+import { Working } from '../shared/Working';
 import { useCatalogue } from '../shared/useCatalogue';
 import { money, percent, taskName } from '../shared/words';
 import { DISAGREEMENTS, isTaken, takeSide } from './disagreements';
@@ -22,29 +24,34 @@ export default function SchoolsView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
-type Boxes = Awaited<ReturnType<KitchenWorker['boxes']>>;
+type Sets = Awaited<ReturnType<KitchenWorker['sets']>>;
 
 function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { catalogue, trouble } = useCatalogue(worker);
   const [schools, setSchools] = useState<SchoolView[]>([]);
-  const [boxes, setBoxes] = useState<Boxes>([]);
+  const [sets, setSets] = useState<Sets>([]);
+  /** How many schools have answered of this kitchen; null once all have. */
+  const [done, setDone] = useState<number | null>(0);
   useEffect(() => {
     if (!catalogue) return;
     let stale = false;
     const told: SchoolView[] = [];
     void (async () => {
-      await worker.schools(
+      const all = await worker.schools(
         kitchen,
         proxy((school) => {
           if (stale) return;
           told.push(school);
+          setDone(told.length);
           // the old answers stay until the new one of the same school is there
           setSchools((before) => [...told, ...before.filter((b) => !told.some((t) => t.id === b.id))]);
         }),
       );
       if (stale) return;
-      const verdicts = await worker.boxes(kitchen);
-      if (!stale) setBoxes(verdicts);
+      setDone(null);
+      if (!all) return;
+      const verdicts = await worker.sets(kitchen);
+      if (!stale) setSets(verdicts);
     })();
     return () => {
       stale = true;
@@ -61,7 +68,12 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
         read what its supporters hold beside what it comes to for you.
       </p>
       {trouble && <p role="alert">{trouble}</p>}
-      {catalogue && schools.length > 0 ? (
+      {done !== null && !trouble && (
+        <Working share={done / SCHOOL_IDS.length} onStop={() => void worker.stop()}>
+          {`${done} of ${SCHOOL_IDS.length} schools asked`}
+        </Working>
+      )}
+      {catalogue ? (
         <ul className={css.schools}>
           {schools.map((school) => (
             <School
@@ -72,10 +84,12 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
               onTake={() => update((k) => ({ ...k, limits: { ...k.limits, school: school.id } }))}
             />
           ))}
+          {done !== null &&
+            Array.from({ length: SCHOOL_IDS.length - schools.length }, (_, i) => (
+              <li key={`to come ${i}`} className={css.waiting} aria-hidden="true" />
+            ))}
         </ul>
-      ) : (
-        !trouble && <p className="faded">Asking every school…</p>
-      )}
+      ) : null}
 
       <section className={css.part} aria-labelledby="disagreements">
         <h2 id="disagreements">Standing disagreements</h2>
@@ -104,8 +118,8 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
         </ul>
       </section>
 
-      <section className={css.part} aria-labelledby="boxes">
-        <h2 id="boxes">Sets against singles</h2>
+      <section className={css.part} aria-labelledby="sets">
+        <h2 id="sets">Sets against singles</h2>
         <p>A set is worth it only when it costs less than the pieces wanted of it, bought one by one.</p>
         <div className={css.scroll} tabIndex={0} role="region" aria-label="Sets against singles">
           <table className={css.boxes}>
@@ -120,7 +134,7 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
               </tr>
             </thead>
             <tbody>
-              {boxes.map((box) => (
+              {sets.map((box) => (
                 <tr key={box.id}>
                   <th scope="row">
                     {box.name}, {box.maker}

@@ -1,6 +1,7 @@
 import { SegmentedControl, TextInput } from '@mantine/core';
 import { useId, useState, type ReactNode } from 'react';
 import css from './Questions.module.css';
+import { useLengths } from './units';
 
 /** A question with its answer below it. */
 export function Field({ label, hint, children }: { label: string; hint?: string | undefined; children: ReactNode }) {
@@ -86,6 +87,40 @@ export function Figure({
         const number = e.currentTarget.valueAsNumber;
         const whole = step % 1 !== 0 || Number.isInteger(number);
         if (number >= min && number <= max && whole) onChange(number);
+      }}
+    />
+  );
+}
+
+/** A length between two bounds, mm, shown and typed in the units chosen on this device. */
+export function LengthFigure({
+  label,
+  value,
+  min,
+  max,
+  step = 1,
+  onChange,
+}: {
+  label: string;
+  value: number | null;
+  min: number;
+  max: number;
+  /** Steps in millimetres. */
+  step?: number;
+  onChange: (mm: number) => void;
+}) {
+  const { units, unit, toMm, fromMm } = useLengths();
+  if (units === 'mm') return <Figure {...{ value, min, max, step, onChange }} label={`${label}, ${unit}`} />;
+  return (
+    <Figure
+      label={`${label}, ${unit}`}
+      value={value === null ? null : fromMm(value)}
+      min={fromMm(min)}
+      max={fromMm(max)}
+      step={0.01}
+      onChange={(typed) => {
+        const mm = Math.round(toMm(typed) / step) * step;
+        onChange(Number(Math.min(max, Math.max(min, mm)).toFixed(2)));
       }}
     />
   );

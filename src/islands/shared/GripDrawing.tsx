@@ -1,6 +1,6 @@
 import type { BladeModel } from '../../core/blade/schema';
 import { drawGrip } from '../../core/drawing/hand';
-import { LyingKnife } from '../blade/Drawings';
+import { LyingKnife, upsideDown } from '../blade/Drawings';
 import { Shapes } from './Shapes';
 import css from './MotionDrawing.module.css';
 
@@ -37,14 +37,12 @@ export function GripDrawing({
   blade: BladeModel;
   hand?: { lengthMm: number; breadthMm: number };
 }) {
+  const { behind, before } = drawGrip(grip.id, blade, hand.lengthMm, hand.breadthMm);
   return (
     <svg viewBox="-190 -80 440 116" role="img" aria-label={`${grip.name} grip`} className={css.drawing}>
+      <Shapes drawing={behind} place={upsideDown} line={1.2} />
       <LyingKnife blade={blade} line={1.2} />
-      <Shapes
-        drawing={drawGrip(grip.id, blade, hand.lengthMm, hand.breadthMm)}
-        place={({ x, y }) => ({ x, y: -y })}
-        line={1.2}
-      />
+      <Shapes drawing={before} place={upsideDown} line={1.2} />
     </svg>
   );
 }

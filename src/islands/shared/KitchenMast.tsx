@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import css from './KitchenMast.module.css';
 import { Masthead } from './Masthead';
-import { isCookingSaid } from './words';
+import { isAnswered } from '../../core/kitchen/nextQuestion';
 
 /** The views of a kitchen in the order of the work; those after the plan belong to it. */
 const VIEWS = [
@@ -21,7 +21,7 @@ const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare'
 /** Views in which nothing has been said yet. */
 const lackingIn = (kitchen: KitchenFile): readonly ViewId[] => [
   ...(kitchen.cooks ? [] : (['cooks'] as const)),
-  ...(isCookingSaid(kitchen) ? [] : (['cutting'] as const)),
+  ...(isAnswered('cooking', kitchen) ? [] : (['cutting'] as const)),
   ...(kitchen.owned?.length || kitchen.tools?.length ? [] : (['drawer'] as const)),
 ];
 
@@ -41,13 +41,14 @@ export function KitchenMast({
   children?: ReactNode;
 }) {
   const lacking = lackingIn(kitchen);
+  const isOfPlan = here === 'plan' || here === null || OF_THE_PLAN.includes(here);
   return (
     <>
       <Masthead>
         {typeof name === 'string' ? <strong className={css.name}>{name}</strong> : name}
         {children}
       </Masthead>
-      <nav className={css.views} aria-label="Views of this kitchen">
+      <nav className={css.views} aria-label="Views of this kitchen" data-bar data-planning={isOfPlan || undefined}>
         {VIEWS.map(({ id, path, name: view }) => (
           <a
             key={id}

@@ -1,12 +1,15 @@
 import { ActionIcon, useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Keys } from './Keys';
 import css from './Masthead.module.css';
+import { useLengths } from './units';
 
 /** The strip across the top: the name, whatever the page puts there, and light or dark. */
 export function Masthead({ children }: { children?: ReactNode }) {
   const { colorScheme, setColorScheme } = useMantineColorScheme();
+  const { units, choose } = useLengths();
+  const [open, setOpen] = useState(false);
   const dark = document.documentElement.getAttribute('data-mantine-color-scheme') === 'dark';
   return (
     <header className={css.bar} data-scheme={colorScheme}>
@@ -18,12 +21,36 @@ export function Masthead({ children }: { children?: ReactNode }) {
         Scabbard
       </a>
       <div className={css.middle}>{children}</div>
-      <nav className={css.tools} aria-label="Help and appearance">
+      <button
+        type="button"
+        className={css.menu}
+        aria-expanded={open}
+        aria-controls="masthead-menu"
+        onClick={() => setOpen((on) => !on)}
+      >
+        Menu
+      </button>
+      <nav
+        id="masthead-menu"
+        className={css.tools}
+        aria-label="Help and appearance"
+        data-open={open || undefined}
+        onKeyDown={(e) => e.key === 'Escape' && setOpen(false)}
+      >
         <a href="/">My kitchens</a>
         <a href="/catalogue">All knives</a>
         <a href="/glossary">Knife words</a>
         <a href="/score">How it scores</a>
         <a href="/help">Help</a>
+        <button
+          type="button"
+          className={css.units}
+          title={units === 'mm' ? 'Lengths are in millimetres' : 'Lengths are in inches'}
+          aria-label={units === 'mm' ? 'Use inches' : 'Use millimetres'}
+          onClick={() => choose(units === 'mm' ? 'inches' : 'mm')}
+        >
+          {units === 'mm' ? 'mm' : 'in'}
+        </button>
         <ActionIcon
           variant="transparent"
           color="gray"

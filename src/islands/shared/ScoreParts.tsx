@@ -1,5 +1,6 @@
 import type { Explanation } from '../../core/fit/score';
 import css from './ScoreParts.module.css';
+import { useLengths } from './units';
 
 /** Parts that change nothing here are counted, not listed. */
 const FULL = 0.995;
@@ -7,6 +8,7 @@ const FULL = 0.995;
 /** A score taken apart: each part that takes something away as a bar with its figure and sentence. */
 export function ScoreParts({ explanation }: { explanation: Explanation }) {
   const { parts, how, veto } = explanation;
+  const { told } = useLengths();
   if (veto) return <p className={css.veto}>Do not: {veto}</p>;
   const telling = parts.map((p) => ({ ...p, keeps: Math.pow(p.value, p.weight) })).sort((a, b) => a.keeps - b.keeps);
   const lowering = telling.filter((p) => p.keeps < FULL);
@@ -24,7 +26,7 @@ export function ScoreParts({ explanation }: { explanation: Explanation }) {
               </span>
               <span className="figure">{Math.round(p.keeps * 100)}%</span>
             </span>
-            <span className={css.sentence}>{p.why}</span>
+            <span className={css.sentence}>{told(p.why)}</span>
           </li>
         ))}
       </ul>

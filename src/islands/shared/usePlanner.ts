@@ -1,5 +1,5 @@
 import { proxy, type Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
@@ -21,6 +21,8 @@ export interface Answer {
   milliseconds: number;
   /** False while the harder search is still under way. */
   final: boolean;
+  /** The cook stopped the search: the first answer stands, unproven. */
+  stopped: boolean;
   /** What the proof changed in the first answer, a few words each. */
   proofChanged: string[];
 }
@@ -41,6 +43,8 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [sure, setSure] = useState<Sure | null>(null);
   const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  /** What a better kit might still be worth, coverage; null before anything is known of it. */
+  const [gap, setGap] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const asked = useRef(0);
   const ready = catalogue !== null;
@@ -54,12 +58,14 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       if (!current()) return;
       setTrouble(null);
       setSure(null);
-      setAnswer({ ...first, final: false, proofChanged: [] });
-      const better = await worker.thorough();
+      setGap(null);
+      setAnswer({ ...first, final: false, stopped: false, proofChanged: [] });
+      const better = await worker.thorough(proxy((left) => current() && setGap(left)));
       if (!current()) return;
       const proofChanged = better ? pocketsChanged(first.plan, better.plan) : [];
-      const answer = { ...first, ...better, final: true, proofChanged };
+      const answer = { ...first, ...better, final: true, stopped: better === null, proofChanged };
       setAnswer(answer);
+      if (better === null) return;
       const tell = (done: number, stays: (number | null)[], closest: (string | null)[]) =>
         current() && setSure({ done, of: PERTURBED, stays, closest });
       await worker.sure(answer.plan, PERTURBED, proxy(tell));
@@ -69,5 +75,6 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
     });
   }, [kitchen, ready, worker]);
 
-  return { answer, sure, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
+  const stop = useCallback(() => void worker.stop(), [worker]);
+  return { answer, gap, stop, sure, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
 }

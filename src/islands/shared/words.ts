@@ -1,19 +1,23 @@
 import { taskNames, toolNames, typeNames } from '../../../data/names';
-import type { KitchenFile } from '../../core/formats/kitchenFile';
 
 /** Plain name of a task. */
 export const taskName = (id: string) => taskNames.get(id) ?? id;
 /** Plain name of a blade type. */
 export const typeName = (id: string) => typeNames.get(id) ?? toolNames.get(id) ?? id;
-/** Whether anything has been said of what is cooked. */
-export const isCookingSaid = ({ cooking }: KitchenFile): boolean =>
-  [cooking?.cuisines, cooking?.dishes, cooking?.tasks].some((list) => (list?.length ?? 0) > 0);
 /** Minutes as people say them: whole from two up, else a decimal. */
 export const minutes = (value: number) => (value >= 2 ? String(Math.round(value)) : value.toFixed(1));
+
+/** The language whose numbers, money and dates this browser is used to. */
+const LANGUAGE = typeof navigator === 'undefined' ? 'en-GB' : navigator.language;
+const shares = new Intl.NumberFormat(LANGUAGE, { style: 'percent', maximumFractionDigits: 0 });
+const days = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium' });
+const moments = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium', timeStyle: 'short' });
+
 /** A share as a whole percentage. */
-export const percent = (share: number) => `${Math.round(share * 100)}%`;
-/** Inches beside millimetres. */
-export const inches = (mm: number) => `${(mm / 25.4).toFixed(1)} in`;
+export const percent = (share: number) => shares.format(Math.round(share * 100) / 100);
+/** A day, and a moment, as this browser writes them. */
+export const day = (date: Date | string) => days.format(new Date(date));
+export const moment = (date: Date | string) => moments.format(new Date(date));
 
 const formats = new Map<string, Intl.NumberFormat>();
 /** A decimal amount in its currency, without needless zeros. */
@@ -22,7 +26,7 @@ export function money(amount: number, currency: string): string {
   const key = `${currency}${whole}`;
   let format = formats.get(key);
   if (!format) {
-    format = new Intl.NumberFormat('en-GB', {
+    format = new Intl.NumberFormat(LANGUAGE, {
       style: 'currency',
       currency,
       currencyDisplay: 'narrowSymbol',

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Refused } from '../../client/http';
 import { createKitchen, deleteKitchen, renameKitchen, restoreKitchen } from '../../client/kitchens';
 import { notedKitchens } from '../shared/device';
+import { moment } from '../shared/words';
 import css from './StartView.module.css';
 
 export interface ListedKitchen {
@@ -10,8 +11,6 @@ export interface ListedKitchen {
   name: string;
   updatedAt: string;
 }
-
-const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** One's own kitchens: open, rename, copy or delete each; a deletion can be taken back. */
 export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]; onTrouble: (why: string) => void }) {
@@ -102,7 +101,7 @@ export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]
                   <span className="faded">
                     {noted.has(id)
                       ? 'has changes that are not saved yet: open it to save them'
-                      : `changed ${when.format(new Date(updatedAt))}`}
+                      : `changed ${moment(updatedAt)}`}
                   </span>
                 </a>
               )}

@@ -19,6 +19,7 @@ import { forgetDevice } from '../shared/device';
 import { Dialog } from '../shared/Dialog';
 import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
+import { day } from '../shared/words';
 import list from './StartView.module.css';
 import css from './YourData.module.css';
 
@@ -29,7 +30,6 @@ interface Props {
 }
 type Asking = 'forget' | 'leave' | 'empty' | null;
 
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' });
 const toStart = () => location.assign('/');
 
 /** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
@@ -135,7 +135,7 @@ export function YourData({ hasAny, onTrouble }: Props) {
             {deleted.map(({ id, name, deletedAt }) => (
               <li key={id} className={list.mine}>
                 <span>
-                  {name} <span className="faded">deleted {day.format(new Date(deletedAt))}, kept for 30 days</span>
+                  {name} <span className="faded">deleted {day(deletedAt)}, kept for 30 days</span>
                 </span>
                 <Button
                   size="compact-sm"

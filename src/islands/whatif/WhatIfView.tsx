@@ -13,7 +13,8 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { MiniRoll } from '../shared/MiniRoll';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
-import { money, percent } from '../shared/words';
+import { Working } from '../shared/Working';
+import { day, money, percent } from '../shared/words';
 import layout from '../shared/AsideLayout.module.css';
 import css from './WhatIfView.module.css';
 
@@ -27,18 +28,31 @@ export default function WhatIfView({ stored }: { stored: StoredKitchen }) {
 }
 
 /** A kitchen planned in the background; the last answer stays until the next. */
-function usePlan(kitchen: KitchenFile | null, worker: Remote<KitchenWorker>, ready: boolean): Argued | null {
+function usePlan(
+  kitchen: KitchenFile | null,
+  worker: Remote<KitchenWorker>,
+  ready: boolean,
+): { argued: Argued | null; busy: boolean } {
   const [argued, setArgued] = useState<Argued | null>(null);
+  const [busy, setBusy] = useState(true);
   useEffect(() => {
     if (!ready || !kitchen) return;
     let stale = false;
-    const timer = setTimeout(() => void worker.beside(kitchen).then((answer) => !stale && setArgued(answer)), 40);
+    const timer = setTimeout(() => {
+      setBusy(true);
+      void worker.beside(kitchen).then((answer) => {
+        if (stale) return;
+        setBusy(false);
+        // stopped: the answer before stays
+        if (answer) setArgued(answer);
+      });
+    }, 40);
     return () => {
       stale = true;
       clearTimeout(timer);
     };
   }, [kitchen, worker, ready]);
-  return argued;
+  return { argued, busy };
 }
 
 function useKept(id: string, worker: Remote<KitchenWorker>) {
@@ -63,8 +77,9 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const [name, setName] = useState('');
   const store = useKept(id, worker);
   const other = scratch ?? kitchen;
-  const now = usePlan(kitchen, worker, catalogue !== null);
-  const would = usePlan(scratch, worker, catalogue !== null);
+  const { argued: now, busy: planning } = usePlan(kitchen, worker, catalogue !== null);
+  const { argued: would, busy: planningOther } = usePlan(scratch, worker, catalogue !== null);
+  const busy = planning || (scratch !== null && planningOther);
   // without changes the other kitchen is the same one: it is not planned twice
   const then = (scratch && would) ?? now;
   const changes = now && then && scratch ? changesBetween(now.plan, then.plan) : [];
@@ -84,6 +99,13 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
         <h1>What if…</h1>
         <p>Change any answer: the diet, a second cook, the board, the money. Both kits are shown to one scale.</p>
         {trouble && <p role="alert">{trouble}</p>}
+        <div className={css.working}>
+          {busy && !trouble && (
+            <Working onStop={() => void worker.stop()}>
+              {scratch ? 'Planning the kitchen as it would be' : 'Planning the kitchen as it is'}
+            </Working>
+          )}
+        </div>
         {catalogue && now && then ? (
           <>
             <div className={css.pair}>
@@ -139,7 +161,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
             </form>
           </>
         ) : (
-          !trouble && <p className="faded">Planning both…</p>
+          !trouble && !busy && <p>Stopped. Change an answer, and both are planned again.</p>
         )}
         {store.trouble && <p role="alert">{store.trouble}</p>}
         <section aria-labelledby="kept">
@@ -153,7 +175,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
                   <span>
                     <b>{each.name}</b>{' '}
                     <span className="faded">
-                      {each.kind}, {new Date(each.createdAt).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+                      {each.kind}, {day(each.createdAt)}
                     </span>
                   </span>
                   <Button

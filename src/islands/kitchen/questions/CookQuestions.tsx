@@ -3,9 +3,10 @@ import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Field, Figure, Section, type Folding } from '../../shared/Field';
+import { Choice, Field, LengthFigure, Section, type Folding } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
+import { useLengths } from '../../shared/units';
 
 const HANDS = { small: 165, middle: DEFAULTS.handLengthMm, large: 205 } as const;
 type HandSize = keyof typeof HANDS;
@@ -44,6 +45,7 @@ export function CookQuestions({
   length,
   fold,
 }: QuestionProps & { length: Plan['lengthWanted'] | null; fold: Folding }) {
+  const { range, told } = useLengths();
   const cook: CookFile = kitchen.cooks?.[0] ?? {};
   const setCook = (change: CookFile) =>
     update((k) => {
@@ -64,7 +66,7 @@ export function CookQuestions({
     <Section title="You and your board" fold={fold}>
       <Choice
         label="Your hand"
-        hint={length ? `A general knife of ${length.fromMm}–${length.toMm} mm would suit you.` : undefined}
+        hint={length ? `A general knife of ${range(length.fromMm, length.toMm)} would suit you.` : undefined}
         value={sizeOf(hand)}
         options={[
           { value: 'small', label: 'Small' },
@@ -76,8 +78,8 @@ export function CookQuestions({
         }
       />
       <div className={css.pair}>
-        <Figure
-          label="Wrist to fingertip, mm"
+        <LengthFigure
+          label="Wrist to fingertip"
           min={120}
           max={260}
           value={hand}
@@ -120,7 +122,7 @@ export function CookQuestions({
         </div>
       </Field>
       <Choice
-        label={`Board, ${board.lengthMm} × ${board.widthMm} mm`}
+        label={told(`Board, ${board.lengthMm} × ${board.widthMm} mm`)}
         value={boardSize}
         options={boards}
         onChange={(size) => {

@@ -1,8 +1,9 @@
 import { cuisineNames } from '../../../../data/names';
 import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
+import { isAnswered } from '../../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
-import { isCookingSaid, money, typeName } from '../../shared/words';
+import { money, typeName } from '../../shared/words';
 
 /** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
 
@@ -27,7 +28,7 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Whether nothing at all has been said of what is cooked, by whom, and for how much. */
 export const isNew = (kitchen: KitchenFile): boolean =>
-  !isCookingSaid(kitchen) && !kitchen.cooks && !kitchen.budget && !kitchen.owned?.length;
+  !isAnswered('cooking', kitchen) && !kitchen.cooks && !kitchen.budget && !kitchen.owned?.length;
 
 export function cookingSaid({ cooking = {}, avoids = [] }: KitchenFile): string {
   const cuisines = (cooking.cuisines ?? []).map(({ id }) => cuisineNames.get(id) ?? id);
