@@ -10,5 +10,7 @@ export const cuisineNames = names(cuisines);
 export const taskNames = names(tasks);
 export const toolNames = names(tools);
 export const typeNames = names(types);
+/** What each blade type is, in a line. */
+export const typeBlurbs = new Map(types.map(({ id, blurb }) => [id, blurb]));
 /** The usual length of each blade type, mm. */
 export const usualLengths = new Map(types.map(({ id, usualLengthMm }) => [id, usualLengthMm]));

@@ -9,7 +9,7 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
   await pressAndGo(page, 'Millrace');
   await settled(page);
   await page.goto(`${page.url()}/match`);
-  await page.waitForSelector('[role="region"] button[data-shade]');
+  await page.waitForSelector('[role="grid"] button[data-shade]');
   // everything the trade does, against every model
   await (await page.waitForSelector('xpath///label[contains(., "Only what I cut")]'))?.click();
   const paint = (by: string) =>
@@ -30,7 +30,7 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
     page.evaluate(async () => {
       const long: number[] = [];
       const watch = new PerformanceObserver((list) => list.getEntries().forEach((entry) => long.push(entry.duration)));
-      const region = document.querySelector('[role="region"]');
+      const region = document.querySelector('[role="grid"]');
       region?.scrollTo(0, 0);
       await new Promise((resolve) => setTimeout(resolve, 300));
       watch.observe({ entryTypes: ['longtask'] });
@@ -39,7 +39,7 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
         region.scrollTop += 37;
         region.scrollLeft += 160;
         await new Promise(requestAnimationFrame);
-        cells = Math.max(cells, document.querySelectorAll('[role="region"] button[data-shade]').length);
+        cells = Math.max(cells, document.querySelectorAll('[role="grid"] button[data-shade]').length);
       }
       await new Promise((resolve) => setTimeout(resolve, 200));
       watch.disconnect();
@@ -60,8 +60,8 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
   expect(scrolled.long.length).toBeLessThan(45);
 
   await page.reload();
-  await page.waitForSelector('[role="region"] button[data-shade]');
-  await page.focus('[role="region"]');
+  await page.waitForSelector('[role="grid"] button[data-shade]');
+  await page.focus('[role="grid"]');
   await page.keyboard.press('ArrowDown');
   await page.waitForSelector('aside ul li');
   const first = await textOf(page, 'aside');
@@ -72,7 +72,7 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
   await (await page.waitForSelector('xpath///button[contains(., "Slice crusty bread")]'))?.click();
   await page.waitForSelector('aside ol li');
   expect(await textOf(page, 'aside ol')).toMatch(/Serrated|Bread/i);
-  await (await page.waitForSelector('[role="region"] button[data-place="kit"]'))?.click();
+  await (await page.waitForSelector('[role="grid"] button[data-place="kit"]'))?.click();
   await page.waitForFunction(() => document.querySelector('aside')?.textContent?.includes('Must never do'));
 
   // on to the sheet and the comparison

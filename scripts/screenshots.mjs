@@ -88,8 +88,8 @@ async function openWhatIf(page) {
 
 async function openMatch(page) {
   await page.goto(`${page.url()}/match`, { waitUntil: 'networkidle0' });
-  await page.waitForSelector('[role="region"] button[data-shade]');
-  await page.click('[role="region"] button[data-shade="well"]');
+  await page.waitForSelector('[role="grid"] button[data-shade]');
+  await page.click('[role="grid"] button[data-shade="well"]');
   await page.waitForSelector('aside ul li');
 }
 

@@ -128,6 +128,7 @@ export function BladeForm({
       <div className={css.fields}>
         <NativeSelect
           label="Start from the usual"
+          description={reference.types.get(draft.type)?.blurb}
           value={draft.type}
           data={[...reference.types.values()].map((t) => ({ value: t.id, label: t.name }))}
           onChange={(e) => {
@@ -151,6 +152,7 @@ export function BladeForm({
           onChange={(e) => set({ maker: e.currentTarget.value })}
         />
         <NumberInput
+          hideControls
           label="Price, EUR"
           min={0}
           decimalScale={2}
@@ -159,6 +161,7 @@ export function BladeForm({
         />
         {FIGURES.map(({ key, label, step }) => (
           <NumberInput
+            hideControls
             key={key}
             label={isLength(key) ? `${label}, ${unit}` : label}
             step={isLength(key) && units === 'inches' ? 0.01 : step}

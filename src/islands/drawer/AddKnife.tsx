@@ -1,7 +1,7 @@
 import { Button, NativeSelect, Select } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
-import { typeNames, usualLengths } from '../../../data/names';
+import { typeBlurbs, typeNames, usualLengths } from '../../../data/names';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -56,6 +56,7 @@ export function AddKnife({
       <div className={css.pair}>
         <NativeSelect
           label="Kind of knife"
+          description={typeBlurbs.get(chosen?.type ?? type)}
           value={chosen?.type ?? type}
           disabled={chosen !== null}
           data={types}

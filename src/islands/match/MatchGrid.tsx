@@ -31,6 +31,9 @@ const SHADES: Record<string, string> = {
   'do not': 'not',
 };
 
+/** Names a cell for assistive technology. */
+const cellId = (row: number, column: number) => `score-${row}-${column}`;
+
 type Press = (row: number, column: number, rowAt: number, columnAt: number) => void;
 
 interface CellProps {
@@ -49,6 +52,10 @@ const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused,
   return (
     <button
       type="button"
+      role="gridcell"
+      id={cellId(row, column)}
+      aria-colindex={columnAt + 2}
+      aria-selected={on}
       tabIndex={-1}
       className={css.cell}
       data-shade={SHADES[word]}
@@ -97,11 +104,15 @@ const Row = memo(function Row({
   return (
     <div
       className={css.row}
+      role="row"
+      aria-rowindex={rowAt + 2}
       data-begins={arranged.begins.has(row) || undefined}
       style={{ top: HEAD_PX + rowAt * ROW_PX, width, height: ROW_PX }}
     >
       <button
         type="button"
+        role="rowheader"
+        aria-colindex={1}
         tabIndex={-1}
         className={css.task}
         data-on={isPicked || undefined}
@@ -201,14 +212,19 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
     <div
       ref={scroller}
       className={css.scroller}
-      role="region"
+      role="grid"
       aria-label={`Scores of ${arranged.columns.length} blades at ${arranged.rows.length} tasks. Arrow keys move from cell to cell.`}
+      aria-rowcount={arranged.rows.length + 1}
+      aria-colcount={arranged.columns.length + 1}
+      aria-activedescendant={
+        picked !== null && picked.row !== null && picked.column !== null ? cellId(picked.row, picked.column) : undefined
+      }
       tabIndex={0}
       onKeyDown={move}
     >
-      <div style={{ width, height, position: 'relative' }}>
-        <div className={css.head} style={{ width, height: HEAD_PX }}>
-          <div className={css.corner} style={{ width: SIDE_PX, height: HEAD_PX }}>
+      <div role="presentation" style={{ width, height, position: 'relative' }}>
+        <div role="row" aria-rowindex={1} className={css.head} style={{ width, height: HEAD_PX }}>
+          <div role="columnheader" aria-colindex={1} className={css.corner} style={{ width: SIDE_PX, height: HEAD_PX }}>
             <span>tasks ↓</span>
             <span>blades →</span>
           </div>
@@ -221,6 +237,8 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
               <button
                 key={index % slots}
                 type="button"
+                role="columnheader"
+                aria-colindex={index + 2}
                 tabIndex={-1}
                 className={css.blade}
                 data-place={place}

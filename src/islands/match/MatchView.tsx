@@ -2,13 +2,27 @@ import { NativeSelect, Switch, TextInput } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { MatchTable } from '../../workers/stock';
+import { scoreWord } from '../../core/fit/words';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
+import { Working } from '../shared/Working';
 import { arrange, BLADE_ORDERS, ROLE_NAMES, TASK_ORDERS, type Arrangement } from './arrange';
 import { MatchGrid, type Picked } from './MatchGrid';
 import { MatchStory } from './MatchStory';
 import css from './MatchView.module.css';
+
+/** What has been picked, as one would say it. */
+function inWords({ rows, columns, scores, refused, tasks }: MatchTable, picked: Picked | null): string {
+  if (!picked) return '';
+  const task = picked.row === null ? null : rows[picked.row]?.name;
+  const blade = picked.column === null ? null : columns[picked.column]?.blade.name;
+  if (picked.row === null || picked.column === null) return task ?? blade ?? '';
+  const cell = picked.column * tasks + picked.row;
+  const points = scores[cell] ?? 0;
+  const word = scoreWord(points, refused[cell] === 1 ? 'refused' : null);
+  return `${task ?? ''}, ${blade ?? ''}: ${word === 'do not' ? word : `${Math.floor(points)}, ${word}`}.`;
+}
 
 /** Every task against every blade, for this kitchen, with the reasons one press away. */
 export default function MatchView({ stored }: { stored: StoredKitchen }) {
@@ -50,7 +64,7 @@ function Match({ stored }: { stored: StoredKitchen }) {
         here="match"
       />
       <main id="main" className={css.page}>
-        <h1 className="visually-hidden">Match: tasks against blades</h1>
+        <h1 className="visually-hidden">Knives by task: every task against every blade</h1>
         <div className={css.controls} role="group" aria-label="Sort and filter">
           <TextInput
             label="Find"
@@ -94,7 +108,16 @@ function Match({ stored }: { stored: StoredKitchen }) {
           />
         </div>
         {trouble && <p role="alert">{trouble}</p>}
-        {!table && !trouble && <p className={css.waiting}>Trying every blade at every task…</p>}
+        {!table && !trouble && (
+          <div className={css.waiting}>
+            <Working>Trying every blade at every task</Working>
+          </div>
+        )}
+        {table && (
+          <p role="status" className="visually-hidden">
+            {inWords(table, picked)}
+          </p>
+        )}
         {table && arranged && (
           <div className={css.split} data-open={picked !== null || undefined}>
             <MatchGrid table={table} arranged={arranged} picked={picked} onPick={setPicked} />

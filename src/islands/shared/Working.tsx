@@ -26,7 +26,7 @@ export function Working({
         aria-label={children}
       />
       {onStop && (
-        <Button size="compact-xs" variant="default" onClick={onStop}>
+        <Button size="compact-sm" variant="default" onClick={onStop}>
           Stop
         </Button>
       )}

@@ -1,6 +1,6 @@
 import { Button, Chip, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { toolNames, typeNames, usualLengths } from '../../../../data/names';
+import { toolNames, typeBlurbs, typeNames, usualLengths } from '../../../../data/names';
 import { CONDITIONS } from '../../../core/formats/kitchenWords';
 import { Field, Section, type Folding } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
@@ -57,7 +57,13 @@ export function DrawerQuestions({ kitchen, update, fold }: QuestionProps & { fol
         );
       })}
       <div className={css.add}>
-        <NativeSelect label="Add a knife" value={type} data={types} onChange={(e) => setType(e.currentTarget.value)} />
+        <NativeSelect
+          label="Add a knife"
+          description={typeBlurbs.get(type)}
+          value={type}
+          data={types}
+          onChange={(e) => setType(e.currentTarget.value)}
+        />
         <Button
           variant="default"
           disabled={owned.length >= MOST_OWNED}
