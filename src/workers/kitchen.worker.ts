@@ -1,4 +1,6 @@
 import { expose } from 'comlink';
+import { Newest } from './newest';
+import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
@@ -7,27 +9,22 @@ import { perStep, type Plan } from '../core/formats/planFile';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchCatalogue } from '../client/catalogue';
-import { Refused } from '../client/http';
-import { dropKept, keepBeside, listKept, type Kept, type NewlyKept } from '../client/kept';
-import { fetchKitchen, fetchVersion, saveKitchen, type StoredKitchen } from '../client/kitchens';
 import { QUICK } from '../core/kit/search/choose';
 import { planFrom, stepsOf } from '../core/kit/plan/plan';
 import { firstAnswer } from '../core/kit/plan/firstAnswer';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { servedBy, type Served } from '../core/kit/plan/assignment';
 import { allTasks, preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
-import { standing, takeUp } from './takeUp';
 
 let models: BladeModel[] = [];
 let context: PlanningContext | null = null;
 /** The context the last thorough plan stands on: with a set bought whole where that pays. */
 let planned: PlanningContext | null = null;
-let asked = 0;
 /** The kit last proven, by candidate: where the next search starts. */
 let proven: readonly string[] = [];
 
-/** Lets waiting messages in: a newer question comes before an older one's details. */
-const breathe = () => new Promise((resolve) => setTimeout(resolve, 0));
+/** A breath lets waiting messages in. */
+const newest = new Newest(() => new Promise((resolve) => setTimeout(resolve, 0)));
 
 /** Parts of the work that only some views ask for come when they are asked for. */
 const stock = () => import('./stock');
@@ -35,9 +32,9 @@ const argue = () => import('./argue');
 
 /** What makes an answer certain; null when a newer question has come while it was fetched. */
 async function proving() {
-  const mine = asked;
+  const { id } = newest;
   const part = await import('./proving');
-  return mine === asked ? part : null;
+  return newest.isStanding(id) ? part : null;
 }
 
 function contextFor(file: KitchenFile): PlanningContext {
@@ -45,18 +42,6 @@ function contextFor(file: KitchenFile): PlanningContext {
   context = proven.length > 0 ? { ...laid, seed: proven } : laid;
   planned = null;
   return context;
-}
-
-/** Runs slices of work, telling each, until they end or a newer question has come. What they come to, or null when stopped. */
-async function inSlices<T, R>(work: Generator<T, R>, tell?: (part: T) => unknown): Promise<R | null> {
-  const mine = asked;
-  for (;;) {
-    await breathe();
-    if (mine !== asked) return null;
-    const next = work.next();
-    if (next.done) return next.value;
-    void tell?.(next.value);
-  }
 }
 
 /** A blade by catalogue model or by its place among the owned knives. */
@@ -68,38 +53,9 @@ function bladeOf(target: Target): BladeTraits | null {
   return model ? bladeTraits(model, reference, context?.kitchen.habits.roughUse) : null;
 }
 
-/** A save's outcome: the new version, or why the server refused. */
-export type Saved = { version: number } | { refused: number; why: string };
-
 /** What the kitchen page asks for. Of questions the latest wins; older ones come back as null. */
 const kitchenWorker = {
-  /** Saves over a version, or over what the page before left on its way; `left` is its note of that. */
-  async save(id: string, version: number, kitchen: KitchenFile, left: string): Promise<Saved> {
-    try {
-      return await saveKitchen(id, version, kitchen).catch(async (error: unknown) => {
-        if (!(error instanceof Refused) || error.status !== 409 || !left) throw error;
-        const theirs = await fetchKitchen(id);
-        if (standing(left, theirs) === 'foreign') throw error;
-        return saveKitchen(id, theirs.version, kitchen);
-      });
-    } catch (error) {
-      const refused = error instanceof Refused ? error : new Refused(0, 'The kitchen could not be saved.');
-      const faults = refused.faults.map((f) => `${f.path}: ${f.message}`).join('; ');
-      return { refused: refused.status, why: faults || refused.message };
-    }
-  },
-
-  /** The kitchen as the server has it now. */
-  fetch: (id: string): Promise<StoredKitchen> => fetchKitchen(id),
-  /** The version it has there. */
-  version: (id: string): Promise<number> => fetchVersion(id),
-
-  /** Snapshots and scenarios kept beside a kitchen. */
-  keep: (id: string, as: NewlyKept): Promise<void> => keepBeside(id, as),
-  listKept: (id: string): Promise<Kept[]> => listKept(id),
-  dropKept: (id: string, kept: string): Promise<void> => dropKept(id, kept),
-
-  takeUp,
+  ...session,
 
   /** Fetches the catalogue and hands it back for drawing. */
   async load(): Promise<BladeModel[]> {
@@ -110,7 +66,7 @@ const kitchenWorker = {
 
   /** A first answer, quickly. */
   quick(file: KitchenFile): { plan: Plan; served: Served[]; owned: BladeModel[]; milliseconds: number } {
-    asked++;
+    newest.ask();
     const began = performance.now();
     const { context: on, chosen } = firstAnswer(contextFor(file), QUICK);
     const plan = planFrom(on, { chosen });
@@ -124,7 +80,7 @@ const kitchenWorker = {
 
   /** Ends whatever is under way: what was asked comes back unfinished. */
   stop(): void {
-    asked++;
+    newest.ask();
   },
 
   /** The same question searched harder and proven, telling how much a better kit might still be worth, coverage; null when stopped. */
@@ -132,7 +88,7 @@ const kitchenWorker = {
     if (!context) return null;
     const on = context;
     const part = await proving();
-    const best = part && (await inSlices(part.planning(on), ({ proof }) => tell(proof.gap)));
+    const best = part && (await newest.run(part.planning(on), ({ proof }) => tell(proof.gap)));
     if (!best) return null;
     const { plan, context: stands } = best;
     planned = stands;
@@ -159,21 +115,20 @@ const kitchenWorker = {
         yield run;
       }
     }
-    await inSlices(
+    await newest.run(
       again(),
       (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
     );
   },
 
   /** Any kitchen planned beside the present one; null when stopped. */
-  beside: async (file: KitchenFile) => inSlices((await argue()).planBeside(file, models)),
+  beside: async (file: KitchenFile) => newest.run((await argue()).planBeside(file, models)),
 
   /** Every school on this kitchen, told one by one; false when stopped. */
   async schools(file: KitchenFile, tell: (school: SchoolView) => void): Promise<boolean> {
-    asked++;
-    const mine = asked;
-    await inSlices((await argue()).schoolsOf(file, contextFor(file)), tell);
-    return mine === asked;
+    const mine = newest.ask();
+    await newest.run((await argue()).schoolsOf(file, contextFor(file)), tell);
+    return newest.isStanding(mine);
   },
 
   /** The sets on sale against singles. */
@@ -181,12 +136,12 @@ const kitchenWorker = {
 
   /** Coverage against money, told as it grows; it ends early when a newer question comes. */
   async money(tell: (view: MoneyView) => void): Promise<void> {
-    if (context) await inSlices((await argue()).moneyView(context), tell);
+    if (context) await newest.run((await argue()).moneyView(context), tell);
   },
 
   /** The best kit of every size, told as it is proven; it ends early when a newer question comes. */
   async sizes(tell: (view: SizeView[]) => void): Promise<void> {
-    if (context) await inSlices((await argue()).sizesView(context), tell);
+    if (context) await newest.run((await argue()).sizesView(context), tell);
   },
 
   /** A score taken apart: a catalogue model or an owned knife (by index) at one task. */
@@ -198,7 +153,7 @@ const kitchenWorker = {
 
   /** Every blade at every task of the trade. */
   async match(file: KitchenFile) {
-    asked++;
+    newest.ask();
     return (await stock()).matchOf(contextFor(file));
   },
   /** Middling blades of some types at some lengths, for drawing. */

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Saved } from '../../workers/kitchen.worker';
+import type { Saved } from '../../workers/session';
 import { Saver, type SaveState, type Unsaved } from './saver';
 
 const named = (name: string): KitchenFile => ({ format: 'scabbard.kitchen', version: 1, name });

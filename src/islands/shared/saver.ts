@@ -1,5 +1,5 @@
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Saved } from '../../workers/kitchen.worker';
+import type { Saved } from '../../workers/session';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale' | 'refused';
 
