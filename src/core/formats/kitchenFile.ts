@@ -4,6 +4,7 @@ import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
 import { parseJson } from './json';
+import { BOUNDS, MOST } from './kitchenBounds';
 import {
   BALANCE_TASTES,
   BOARD_MATERIALS,
@@ -37,31 +38,37 @@ export const MAX_FILE_BYTES = 2 * 1024 * 1024;
 export const MAX_VALUES = 100_000;
 
 const number = (low: number, high: number, whole = false) =>
-  z.number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` }).check((ctx) => {
-    const value = ctx.value;
-    if (value < low || value > high)
-      ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
-    else if (whole && !Number.isInteger(value))
-      ctx.issues.push({
-        code: 'custom',
-        input: value,
-        message: `${value} is not a whole number between ${low} and ${high}`,
-      });
-  });
+  z
+    .number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` })
+    .check((ctx) => {
+      const value = ctx.value;
+      if (value < low || value > high)
+        ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
+      else if (whole && !Number.isInteger(value))
+        ctx.issues.push({
+          code: 'custom',
+          input: value,
+          message: `${value} is not a whole number between ${low} and ${high}`,
+        });
+    })
+    .meta({ minimum: low, maximum: high, ...(whole ? { type: 'integer' } : {}) });
 const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
   z.enum(values, { error: (issue) => `${shown(issue.input)} is not one of ${values.join(', ')}` });
 const text = (max: number) =>
-  z.string({ error: (issue) => `${shown(issue.input)} is not text` }).check((ctx) => {
-    const value = ctx.value;
-    if (value.trim().length === 0)
-      ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
-    else if (value.length > max)
-      ctx.issues.push({
-        code: 'custom',
-        input: value,
-        message: `is ${value.length} characters long; at most ${max} fit`,
-      });
-  });
+  z
+    .string({ error: (issue) => `${shown(issue.input)} is not text` })
+    .check((ctx) => {
+      const value = ctx.value;
+      if (value.trim().length === 0)
+        ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
+      else if (value.length > max)
+        ctx.issues.push({
+          code: 'custom',
+          input: value,
+          message: `is ${value.length} characters long; at most ${max} fit`,
+        });
+    })
+    .meta({ minLength: 1, maxLength: max });
 const truth = z.boolean({ error: (issue) => `${shown(issue.input)} is not true or false` });
 const object = <T extends z.ZodRawShape>(shape: T) =>
   z.strictObject(shape, {
@@ -77,14 +84,14 @@ const list = <T extends z.ZodType>(item: T, max: number) =>
         `has ${Array.isArray(issue.input) ? issue.input.length : 'too many'} entries; at most ${max} fit`,
     });
 const id = text(80);
-const money = number(0, 1_000_000_000);
+const money = number(...BOUNDS.money);
 const share = number(0, 100);
 const taste = <const T extends readonly [string, ...string[]]>(values: T) => oneOf(values).nullable().optional();
 
 const cookSchema = object({
   name: text(60).optional(),
-  handLengthMm: number(120, 260).optional(),
-  palmBreadthMm: number(55, 130).optional(),
+  handLengthMm: number(...BOUNDS.handLengthMm).optional(),
+  palmBreadthMm: number(...BOUNDS.palmBreadthMm).optional(),
   handed: oneOf(HANDS).optional(),
   strength: oneOf(STRENGTHS).optional(),
   experience: oneOf(EXPERIENCES).optional(),
@@ -95,11 +102,13 @@ const cookSchema = object({
     pull: share.optional(),
     chop: share.optional(),
   }).optional(),
-  wantsLengthMm: number(60, 400).nullable().optional(),
+  wantsLengthMm: number(...BOUNDS.wantsLengthMm)
+    .nullable()
+    .optional(),
   wantsWeight: oneOf(WEIGHT_TASTES).optional(),
   wantsBalance: oneOf(BALANCE_TASTES).optional(),
   nervous: truth.optional(),
-  mayUse: list(number(0, 59, true), 60)
+  mayUse: list(number(0, MOST.owned - 1, true), MOST.owned)
     .nullable()
     .optional(),
 });
@@ -109,7 +118,7 @@ const date = z.iso.date({ error: (issue) => `${shown(issue.input)} is not a date
 const ownedSchema = object({
   type: id.optional(),
   model: id.nullable().optional(),
-  lengthMm: number(40, 450).optional(),
+  lengthMm: number(...BOUNDS.edgeLengthMm).optional(),
   steel: oneOf(STEEL_IDS).optional(),
   condition: oneOf(CONDITIONS).optional(),
   use: oneOf(USES).optional(),
@@ -142,9 +151,9 @@ const ownDishSchema = object({
       });
   }),
   name: text(80),
-  portions: number(1, 500).optional(),
+  portions: number(...BOUNDS.portions).optional(),
   contains: list(oneOf(FOODS_AVOIDED), 7).optional(),
-  tasks: list(object({ id, amount: number(0, 10_000), optional: truth.optional() }), 60),
+  tasks: list(object({ id, amount: number(...BOUNDS.amount), optional: truth.optional() }), 60),
 });
 
 /** The kitchen file as people write it: everything but `format` and `version` may be left out. Documented in docs/formats.md. */
@@ -156,11 +165,11 @@ export const kitchenFileSchema = object({
     .string({ error: (issue) => `${shown(issue.input)} is not a currency code such as EUR` })
     .refine(isCurrency, { error: (issue) => `${shown(issue.input)} is not an ISO 4217 currency code such as EUR` })
     .optional(),
-  cooks: list(cookSchema, 12).min(1, 'is empty; describe at least one cook or leave it out').optional(),
-  cooksAtOnce: number(1, 12, true).optional(),
+  cooks: list(cookSchema, MOST.cooks).min(1, 'is empty; describe at least one cook or leave it out').optional(),
+  cooksAtOnce: number(...BOUNDS.cooksAtOnce, true).optional(),
   board: object({
-    lengthMm: number(150, 1500).optional(),
-    widthMm: number(100, 1000).optional(),
+    lengthMm: number(...BOUNDS.boardLengthMm).optional(),
+    widthMm: number(...BOUNDS.boardWidthMm).optional(),
     material: oneOf(BOARD_MATERIALS).optional(),
     counter: oneOf(COUNTERS).optional(),
   }).optional(),
@@ -168,7 +177,9 @@ export const kitchenFileSchema = object({
     upkeep: oneOf(UPKEEPS).optional(),
     sharpening: oneOf(SHARPENINGS).optional(),
     sharpeningPrice: money.nullable().optional(),
-    visitsPerYear: number(0, 52).nullable().optional(),
+    visitsPerYear: number(...BOUNDS.visitsPerYear)
+      .nullable()
+      .optional(),
     honing: oneOf(HONINGS).optional(),
     storage: oneOf(STORAGES).optional(),
     lifts: oneOf(LIFTINGS).nullable().optional(),
@@ -179,15 +190,19 @@ export const kitchenFileSchema = object({
   }).optional(),
   avoids: list(oneOf(FOODS_AVOIDED), 7).optional(),
   cooking: object({
-    mealsPerWeek: number(0, 2000).optional(),
-    portions: number(1, 500).optional(),
-    guests: object({ portions: number(0, 500), times: number(0, 1000), per: oneOf(PERIODS) }).optional(),
+    mealsPerWeek: number(...BOUNDS.mealsPerWeek).optional(),
+    portions: number(...BOUNDS.portions).optional(),
+    guests: object({
+      portions: number(...BOUNDS.guests),
+      times: number(...BOUNDS.times),
+      per: oneOf(PERIODS),
+    }).optional(),
     sizes: list(
       object({
         id,
         heightMm: number(1, 500).optional(),
         widthMm: number(1, 600).optional(),
-        minutes: number(0.05, 240).optional(),
+        minutes: number(...BOUNDS.minutes).optional(),
       }),
       200,
     ).optional(),
@@ -195,26 +210,26 @@ export const kitchenFileSchema = object({
     dishes: list(
       object({
         id,
-        times: number(0, 1000),
+        times: number(...BOUNDS.times),
         per: oneOf(PERIODS),
-        portions: number(1, 500).optional(),
+        portions: number(...BOUNDS.portions).optional(),
         months: list(number(1, 12, true), 12).optional(),
       }),
       400,
     ).optional(),
-    ownDishes: list(ownDishSchema, 400).optional(),
+    ownDishes: list(ownDishSchema, MOST.ownDishes).optional(),
     tasks: list(
       object({
         id,
-        times: number(0, 1000),
+        times: number(...BOUNDS.times),
         per: oneOf(PERIODS),
-        amount: number(0, 10_000).optional(),
-        matters: number(0.25, 4).optional(),
+        amount: number(...BOUNDS.amount).optional(),
+        matters: number(...BOUNDS.matters).optional(),
       }),
       400,
     ).optional(),
   }).optional(),
-  owned: list(ownedSchema, 60).optional(),
+  owned: list(ownedSchema, MOST.owned).optional(),
   tools: list(id, 60).optional(),
   budget: object({
     total: money.nullable().optional(),
@@ -223,7 +238,7 @@ export const kitchenFileSchema = object({
     pointPrice: money.nullable().optional(),
   }).optional(),
   limits: object({
-    maxKnives: number(1, 12, true).optional(),
+    maxKnives: number(...BOUNDS.maxKnives, true).optional(),
     school: oneOf(SCHOOL_IDS).optional(),
     lengthSchool: oneOf(LENGTH_SCHOOLS).optional(),
     must: list(id, 12).optional(),

@@ -1,20 +1,16 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, Switch, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Choice, LengthFigure } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
+import { HAND_SIZES, handOf, handSizeOf, PRACTICE } from '../shared/choices';
 import { Picks } from '../shared/Picks';
 import { HandMeasure } from './HandMeasure';
 import { MotionPicker } from './MotionPicker';
 import css from './CooksView.module.css';
 import { useLengths } from '../shared/units';
-
-const SIZES = [
-  { value: 'small', name: 'Small', mm: 165 },
-  { value: 'middle', name: 'Middle', mm: DEFAULTS.handLengthMm },
-  { value: 'large', name: 'Large', mm: 205 },
-] as const;
 
 interface Props {
   cook: CookFile;
@@ -30,7 +26,6 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
   const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
   const gripBlade = motionBlades.find((b) => b.type === 'gyuto');
-  const size = length < 175 ? 'small' : length < 195 ? 'middle' : 'large';
   return (
     <div className={css.form}>
       <div className={css.pair}>
@@ -56,23 +51,15 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
       </div>
       <Choice
         label="Hand"
-        value={size}
-        options={SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${inUnits(mm)}` }))}
-        onChange={(chosen) => {
-          const mm = SIZES.find((s) => s.value === chosen)?.mm ?? length;
-          onChange({ handLengthMm: mm, palmBreadthMm: Math.round(mm * DEFAULTS.palmPerHand) });
-        }}
+        value={handSizeOf(length)}
+        options={HAND_SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${inUnits(mm)}` }))}
+        onChange={(chosen) => onChange(handOf(chosen))}
       />
       <HandMeasure who={name} lengthMm={length} breadthMm={breadth} onMeasured={onChange} />
       <Picks
         label="Practice"
         value={cook.experience ?? 'home'}
-        options={[
-          { value: 'new', name: 'New to it', about: 'no single bevels, nothing very long' },
-          { value: 'home', name: 'Home cook', about: 'cooks most days' },
-          { value: 'keen', name: 'Keen', about: 'good technique, likes a longer edge' },
-          { value: 'trained', name: 'Trained', about: 'any blade, if it is asked for' },
-        ]}
+        options={PRACTICE}
         onChange={(experience) => onChange({ experience })}
       />
       <Picks
@@ -127,8 +114,7 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
         <div className={css.wish}>
           <LengthFigure
             label="Length wanted"
-            min={60}
-            max={400}
+            bounds={BOUNDS.wantsLengthMm}
             value={cook.wantsLengthMm ?? null}
             onChange={(wantsLengthMm) => onChange({ wantsLengthMm })}
           />

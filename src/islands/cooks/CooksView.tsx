@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, SegmentedControl } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
@@ -76,8 +77,7 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
               />
               <Figure
                 label="How many cut at the same time"
-                min={1}
-                max={12}
+                bounds={BOUNDS.cooksAtOnce}
                 value={kitchen.cooksAtOnce ?? 1}
                 onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
               />

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, Slider } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
@@ -30,22 +31,19 @@ export function HandMeasure(props: Props) {
       <div className={css.figures}>
         <LengthFigure
           label="Wrist crease to middle fingertip"
-          min={120}
-          max={260}
+          bounds={BOUNDS.handLengthMm}
           value={lengthMm}
           onChange={(handLengthMm) => onMeasured({ handLengthMm })}
         />
         <LengthFigure
           label="Across the palm"
-          min={55}
-          max={130}
+          bounds={BOUNDS.palmBreadthMm}
           value={breadthMm}
           onChange={(palmBreadthMm) => onMeasured({ palmBreadthMm })}
         />
         <Figure
           label="Or: bank cards along the hand"
-          min={1.4}
-          max={3}
+          bounds={[1.4, 3]}
           step={0.05}
           value={Math.round((lengthMm / CARD_MM.width) * 20) / 20}
           onChange={(cards) => onMeasured({ handLengthMm: handFromCards(cards) })}

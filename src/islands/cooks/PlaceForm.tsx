@@ -1,20 +1,16 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Chip, Switch } from '@mantine/core';
 import { FOODS_AVOIDED } from '../../core/cutting/words';
 import { UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
 import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
+import { BOARD_SIZES, SHARPENED_BY, WIPED } from '../shared/choices';
 import { Picks } from '../shared/Picks';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CooksView.module.css';
 import { useLengths } from '../shared/units';
 
-const BOARDS = [
-  { value: '280x200', name: 'Small' },
-  { value: '400x300', name: 'Middle' },
-  { value: '500x350', name: 'Large' },
-  { value: '600x400', name: 'Huge' },
-] as const;
 /** Drawing of a board: px for a millimetre. */
 const BOARD_PX = 0.15;
 
@@ -50,32 +46,27 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
       <Picks
         label="Board, to one scale"
         value={size}
-        options={BOARDS.map(({ value, name }) => {
-          const [lengthMm = 0, widthMm = 0] = value.split('x').map(Number);
-          return {
-            value: value,
-            name,
-            about: told(`${lengthMm} × ${widthMm} mm`),
-            drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} />,
-          };
-        })}
+        options={BOARD_SIZES.map(({ value, name, lengthMm, widthMm }) => ({
+          value: value as string,
+          name,
+          about: told(`${lengthMm} × ${widthMm} mm`),
+          drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} />,
+        }))}
         onChange={(chosen) => {
-          const [lengthMm, widthMm] = chosen.split('x').map(Number);
-          if (lengthMm && widthMm) setBoard({ lengthMm, widthMm });
+          const size = BOARD_SIZES.find(({ value }) => value === chosen);
+          if (size) setBoard({ lengthMm: size.lengthMm, widthMm: size.widthMm });
         }}
       />
       <div className={css.pair}>
         <LengthFigure
           label="Long side"
-          min={150}
-          max={1500}
+          bounds={BOUNDS.boardLengthMm}
           value={board.lengthMm}
           onChange={(lengthMm) => setBoard({ lengthMm })}
         />
         <LengthFigure
           label="Short side"
-          min={100}
-          max={1000}
+          bounds={BOUNDS.boardWidthMm}
           value={board.widthMm}
           onChange={(widthMm) => setBoard({ widthMm })}
         />
@@ -115,16 +106,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
         ]}
         onChange={(storage) => setHabit({ storage })}
       />
-      <Picks
-        label="They are wiped"
-        value={habits.upkeep}
-        options={[
-          { value: 'leaves-wet', name: 'Later: left wet', about: 'only rust-proof steel lasts' },
-          { value: 'wipes-after', name: 'After the work', about: 'most steels do' },
-          { value: 'wipes-during', name: 'During the work', about: 'any steel, carbon too' },
-        ]}
-        onChange={(upkeep) => setHabit({ upkeep })}
-      />
+      <Picks label="They are wiped" value={habits.upkeep} options={WIPED} onChange={(upkeep) => setHabit({ upkeep })} />
       <Picks
         label="They are honed with"
         value={habits.honing}
@@ -140,21 +122,14 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
       <Picks
         label="They are sharpened by"
         value={habits.sharpening}
-        options={[
-          { value: 'none', name: 'Nobody' },
-          { value: 'pull-through', name: 'A pull-through', about: 'quick, eats the blade' },
-          { value: 'powered', name: 'A machine', about: 'quick, eats steel' },
-          { value: 'professional', name: 'A professional' },
-          { value: 'stones', name: 'Own stones', about: 'the blade lasts longest' },
-        ]}
+        options={SHARPENED_BY}
         onChange={(sharpening) => setHabit({ sharpening })}
       />
       {(habits.sharpening === 'professional' || habits.sharpening === 'none') && (
         <div className={css.pair}>
           <Figure
             label="One sharpening costs"
-            min={0}
-            max={1_000_000}
+            bounds={BOUNDS.money}
             step={0.01}
             value={habits.sharpeningPrice ?? null}
             unsaid={{
@@ -166,8 +141,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
           {habits.sharpening === 'professional' && (
             <Figure
               label="Times a year"
-              min={0}
-              max={52}
+              bounds={BOUNDS.visitsPerYear}
               step={0.5}
               value={habits.visitsPerYear ?? null}
               unsaid={{ holds: 'when due, 2 to 4', onEmptied: () => setHabit({ visitsPerYear: undefined }) }}

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, Chip, NativeSelect, TextInput } from '@mantine/core';
 import Fuse from 'fuse.js';
 import { useDeferredValue, useMemo, useState } from 'react';
@@ -132,8 +133,7 @@ function DishRow({
         </b>
         <Figure
           label="Times"
-          min={0}
-          max={1000}
+          bounds={BOUNDS.times}
           step={0.5}
           value={dish.times}
           onChange={(times) => update(changeDish(dish.id, { times }))}
@@ -149,8 +149,7 @@ function DishRow({
         />
         <Figure
           label="Portions"
-          min={1}
-          max={500}
+          bounds={BOUNDS.portions}
           value={dish.portions ?? portions}
           onChange={(many) => update(changeDish(dish.id, { portions: many }))}
         />

@@ -30,7 +30,7 @@ export function OwnDish({
       <summary>Make a dish of your own</summary>
       <div className={css.pair}>
         <TextInput label="Name" value={name} maxLength={80} onChange={(e) => setName(e.currentTarget.value)} />
-        <Figure label="For so many portions" min={1} max={500} value={portions} onChange={setPortions} />
+        <Figure label="For so many portions" bounds={[1, 500]} value={portions} onChange={setPortions} />
       </div>
       <ul className={css.parts}>
         {parts.map((part) => (
@@ -38,8 +38,7 @@ export function OwnDish({
             <span>{byId.get(part.id)?.name}</span>
             <Figure
               label={`How many (${byId.get(part.id)?.unit ?? 'units'})`}
-              min={0.01}
-              max={10000}
+              bounds={[0.01, 10000]}
               step={0.01}
               value={part.amount}
               onChange={(amount) => setParts((now) => now.map((p) => (p.id === part.id ? { ...p, amount } : p)))}

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, NativeSelect } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
@@ -35,8 +36,7 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
                 <b>{task?.name ?? row.id}</b>
                 <Figure
                   label="Times"
-                  min={0}
-                  max={1000}
+                  bounds={BOUNDS.times}
                   step={0.5}
                   value={row.times}
                   onChange={(times) => change({ times })}
@@ -52,8 +52,7 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
                 />
                 <Figure
                   label={`How many (${task?.unit ?? 'unit'})`}
-                  min={0}
-                  max={10000}
+                  bounds={BOUNDS.amount}
                   step={0.1}
                   value={row.amount ?? 1}
                   onChange={(amount) => change({ amount })}

@@ -143,8 +143,7 @@ function Review({
         />
         <Figure
           label="Portions"
-          min={1}
-          max={500}
+          bounds={[1, 500]}
           value={reading.portions}
           onChange={(portions) => onChange({ ...reading, portions })}
         />
@@ -178,8 +177,7 @@ function Review({
               {first ? (
                 <Figure
                   label={`How many (${unit(first.id)})`}
-                  min={0.01}
-                  max={10000}
+                  bounds={[0.01, 10000]}
                   step={0.01}
                   value={first.amount}
                   onChange={(amount) => set(at, { tasks: [{ ...first, amount }, ...line.tasks.slice(1)] })}

@@ -51,8 +51,7 @@ export function Choice<T extends string>({
 export function Figure({
   label,
   value,
-  min,
-  max,
+  bounds: [min, max],
   step = 1,
   disabled = false,
   unsaid,
@@ -60,8 +59,8 @@ export function Figure({
 }: {
   label: string;
   value: number | null;
-  min: number;
-  max: number;
+  /** Least and most. */
+  bounds: readonly [number, number];
   step?: number;
   disabled?: boolean;
   /** Where the number may be left unsaid: what holds then, and what to do when it is emptied. */
@@ -96,27 +95,25 @@ export function Figure({
 export function LengthFigure({
   label,
   value,
-  min,
-  max,
+  bounds: [min, max],
   step = 1,
   onChange,
 }: {
   label: string;
   value: number | null;
-  min: number;
-  max: number;
+  /** Least and most. */
+  bounds: readonly [number, number];
   /** Steps in millimetres. */
   step?: number;
   onChange: (mm: number) => void;
 }) {
   const { units, unit, toMm, fromMm } = useLengths();
-  if (units === 'mm') return <Figure {...{ value, min, max, step, onChange }} label={`${label}, ${unit}`} />;
+  if (units === 'mm') return <Figure {...{ value, step, onChange }} bounds={[min, max]} label={`${label}, ${unit}`} />;
   return (
     <Figure
       label={`${label}, ${unit}`}
       value={value === null ? null : fromMm(value)}
-      min={fromMm(min)}
-      max={fromMm(max)}
+      bounds={[fromMm(min), fromMm(max)]}
       step={0.01}
       onChange={(typed) => {
         const mm = Math.round(toMm(typed) / step) * step;

@@ -1,43 +1,21 @@
+import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { Chip, NativeSelect, Switch } from '@mantine/core';
 import type { CookFile } from '../../../core/formats/kitchenFile';
-import { BOARD_MATERIALS, EXPERIENCES, SHARPENINGS } from '../../../core/formats/kitchenWords';
+import { BOARD_MATERIALS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { Choice, Field, LengthFigure, Section, type Folding } from '../../shared/Field';
+import { asOptions, BOARD_SIZES, HAND_SIZES, handOf, handSizeOf, PRACTICE, SHARPENED_BY } from '../../shared/choices';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 import { useLengths } from '../../shared/units';
 
-const HANDS = { small: 165, middle: DEFAULTS.handLengthMm, large: 205 } as const;
-type HandSize = keyof typeof HANDS;
 const MOTIONS = [
   { id: 'rock', label: 'Rock' },
   { id: 'push', label: 'Push' },
   { id: 'pull', label: 'Pull' },
   { id: 'chop', label: 'Chop' },
 ] as const;
-const BOARDS = [
-  { value: '300x200', label: 'Small' },
-  { value: '400x300', label: 'Middle' },
-  { value: '500x350', label: 'Large' },
-  { value: '600x400', label: 'Huge' },
-];
-const EXPERIENCE_WORDS: Record<(typeof EXPERIENCES)[number], string> = {
-  new: 'New to it',
-  home: 'A practised home cook',
-  keen: 'Keen, with good technique',
-  trained: 'Trained',
-};
-const SHARPENING_WORDS: Record<(typeof SHARPENINGS)[number], string> = {
-  none: 'Nobody does',
-  'pull-through': 'Pull-through sharpener',
-  powered: 'A powered sharpener',
-  professional: 'A professional',
-  stones: 'Own stones',
-};
-
-const sizeOf = (mm: number): HandSize => (mm < 175 ? 'small' : mm < 195 ? 'middle' : 'large');
-
 /** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
 export function CookQuestions({
   kitchen,
@@ -59,7 +37,10 @@ export function CookQuestions({
   const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const motions = MOTIONS.filter(({ id }) => (cook.motions?.[id] ?? 0) > 0).map(({ id }) => id as string);
   const boardSize = `${board.lengthMm}x${board.widthMm}`;
-  const boards = BOARDS.some((b) => b.value === boardSize) ? BOARDS : [...BOARDS, { value: boardSize, label: 'Yours' }];
+  const boards = [
+    ...asOptions(BOARD_SIZES),
+    ...(BOARD_SIZES.some((b) => b.value === boardSize) ? [] : [{ value: boardSize, label: 'Yours' }]),
+  ];
   const others = (kitchen.cooks?.length ?? 1) - 1;
 
   return (
@@ -67,21 +48,14 @@ export function CookQuestions({
       <Choice
         label="Your hand"
         hint={length ? `A general knife of ${range(length.fromMm, length.toMm)} would suit you.` : undefined}
-        value={sizeOf(hand)}
-        options={[
-          { value: 'small', label: 'Small' },
-          { value: 'middle', label: 'Middle' },
-          { value: 'large', label: 'Large' },
-        ]}
-        onChange={(size) =>
-          setCook({ handLengthMm: HANDS[size], palmBreadthMm: Math.round(HANDS[size] * DEFAULTS.palmPerHand) })
-        }
+        value={handSizeOf(hand)}
+        options={HAND_SIZES.map(({ value, name }) => ({ value, label: name }))}
+        onChange={(size) => setCook(handOf(size))}
       />
       <div className={css.pair}>
         <LengthFigure
           label="Wrist to fingertip"
-          min={120}
-          max={260}
+          bounds={BOUNDS.handLengthMm}
           value={hand}
           onChange={(handLengthMm) => setCook({ handLengthMm })}
         />
@@ -98,10 +72,10 @@ export function CookQuestions({
       <NativeSelect
         label="Practice"
         value={cook.experience ?? 'home'}
-        data={EXPERIENCES.map((value) => ({ value, label: EXPERIENCE_WORDS[value] }))}
+        data={asOptions(PRACTICE)}
         onChange={(e) => {
-          const chosen = EXPERIENCES.find((x) => x === e.currentTarget.value);
-          if (chosen) setCook({ experience: chosen });
+          const chosen = PRACTICE.find(({ value }) => value === e.currentTarget.value);
+          if (chosen) setCook({ experience: chosen.value });
         }}
       />
       <Field
@@ -155,10 +129,10 @@ export function CookQuestions({
       <NativeSelect
         label="Who sharpens"
         value={habits.sharpening}
-        data={SHARPENINGS.map((value) => ({ value, label: SHARPENING_WORDS[value] }))}
+        data={asOptions(SHARPENED_BY)}
         onChange={(e) => {
-          const sharpening = SHARPENINGS.find((s) => s === e.currentTarget.value);
-          if (sharpening) setHabit({ sharpening });
+          const chosen = SHARPENED_BY.find(({ value }) => value === e.currentTarget.value);
+          if (chosen) setHabit({ sharpening: chosen.value });
         }}
       />
       <div className={css.switches}>

@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { FOODS_AVOIDED } from '../../../core/cutting/words';
@@ -87,15 +88,13 @@ export function CookingQuestions({
       <div className={css.pair}>
         <Figure
           label="Cooked meals a week"
-          min={0}
-          max={2000}
+          bounds={BOUNDS.mealsPerWeek}
           value={cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek}
           onChange={(mealsPerWeek) => setCooking({ mealsPerWeek })}
         />
         <Figure
           label="Portions a meal"
-          min={1}
-          max={500}
+          bounds={BOUNDS.portions}
           value={cooking.portions ?? DEFAULTS.portions}
           onChange={(portions) => setCooking({ portions })}
         />
@@ -103,8 +102,7 @@ export function CookingQuestions({
       <div className={css.pair}>
         <Figure
           label="Guests at table"
-          min={0}
-          max={500}
+          bounds={BOUNDS.guests}
           value={cooking.guests?.portions ?? 0}
           onChange={(portions) =>
             setCooking({ guests: portions > 0 ? { times: 1, per: 'month', ...cooking.guests, portions } : undefined })
@@ -113,8 +111,7 @@ export function CookingQuestions({
         {cooking.guests && (
           <Figure
             label="Times a month"
-            min={0}
-            max={31}
+            bounds={[0, 31]}
             step={0.5}
             value={cooking.guests.per === 'month' ? cooking.guests.times : null}
             onChange={(times) =>

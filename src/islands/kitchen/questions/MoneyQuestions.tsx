@@ -1,3 +1,4 @@
+import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { NativeSelect, Switch } from '@mantine/core';
 import { useId } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
@@ -59,8 +60,7 @@ export function MoneyQuestions({
       <div className={css.pair}>
         <Figure
           label="In all"
-          min={0}
-          max={1_000_000_000}
+          bounds={BOUNDS.money}
           step={10 ** -minorDigits(currency)}
           disabled={total === null}
           value={total}
@@ -145,8 +145,7 @@ export function MoneyQuestions({
       )}
       <Figure
         label="At most this many knives to buy"
-        min={1}
-        max={12}
+        bounds={BOUNDS.maxKnives}
         value={kitchen.limits?.maxKnives ?? DEFAULTS.maxKnives}
         onChange={(maxKnives) => update((k) => ({ ...k, limits: { ...k.limits, maxKnives } }))}
       />

@@ -3,18 +3,14 @@ import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { isAnswered } from '../../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
+import { PRACTICE, SHARPENED_BY, type Answer } from '../../shared/choices';
 import { money, typeName } from '../../shared/words';
 
 /** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
 
-const SHARPENED = {
-  none: 'nobody sharpens',
-  'pull-through': 'a pull-through sharpener',
-  powered: 'a powered sharpener',
-  professional: 'sharpened by a professional',
-  stones: 'sharpened on stones',
-} as const;
-const PRACTICE = { new: 'new to it', home: 'a practised home cook', keen: 'keen', trained: 'trained' } as const;
+/** An answer as it stands in a sentence. */
+const inSentence = <T extends string>(answers: readonly Answer<T>[], value: T): string =>
+  answers.find((answer) => answer.value === value)?.said ?? value;
 
 /** The first few of a list, and how many more. */
 function few(names: readonly string[], most = 3): string {
@@ -49,10 +45,10 @@ export function cookingSaid({ cooking = {}, avoids = [] }: KitchenFile): string 
 export function cookSaid({ cooks, board, habits }: KitchenFile): string {
   const cook = cooks?.[0] ?? {};
   const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
-  const who = `${cooks ? 'Hand' : 'Assumed: hand'} ${hand} mm, ${cook.handed ?? 'right'}, ${PRACTICE[cook.experience ?? 'home']}`;
+  const who = `${cooks ? 'Hand' : 'Assumed: hand'} ${hand} mm, ${cook.handed ?? 'right'}, ${inSentence(PRACTICE, cook.experience ?? 'home')}`;
   const others = (cooks?.length ?? 1) - 1;
   const { lengthMm, widthMm, material } = { ...DEFAULTS.board, ...board };
-  const sharpening = SHARPENED[habits?.sharpening ?? DEFAULTS.habits.sharpening];
+  const sharpening = inSentence(SHARPENED_BY, habits?.sharpening ?? DEFAULTS.habits.sharpening);
   return `${who}${others > 0 ? ` and ${plural(others, 'more cook')}` : ''}; ${material} board ${lengthMm} × ${widthMm}; ${sharpening}.`;
 }
 

@@ -1,0 +1,18 @@
+import { bladeModelSchema } from '../blade/schema';
+import { z } from '../zod';
+import { kitchenFileSchema } from './kitchenFile';
+import { workspaceFileSchema } from './workspaceFile';
+
+const FORMATS = {
+  kitchen: { schema: kitchenFileSchema, title: 'Kitchen file of Scabbard, version 1' },
+  model: { schema: bladeModelSchema, title: 'One blade of a Scabbard catalogue, version 1' },
+  workspace: { schema: workspaceFileSchema, title: 'Everything of one cook, version 1' },
+} as const;
+export const SCHEMA_NAMES = ['kitchen', 'model', 'workspace'] as const satisfies (keyof typeof FORMATS)[];
+export type SchemaName = (typeof SCHEMA_NAMES)[number];
+
+/** The JSON Schema (draft 2020-12) of a file format, made from the schema that reads it. */
+export function jsonSchemaOf(name: SchemaName): Record<string, unknown> {
+  const { schema, title } = FORMATS[name];
+  return { ...z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', unrepresentable: 'any' }), title };
+}

@@ -1,0 +1,23 @@
+/** Least and most of each figure a kitchen file may hold: what the format refuses beyond, and what the forms offer. Mm, portions, minutes. */
+export const BOUNDS = {
+  handLengthMm: [120, 260],
+  palmBreadthMm: [55, 130],
+  wantsLengthMm: [60, 400],
+  edgeLengthMm: [40, 450],
+  boardLengthMm: [150, 1500],
+  boardWidthMm: [100, 1000],
+  cooksAtOnce: [1, 12],
+  visitsPerYear: [0, 52],
+  mealsPerWeek: [0, 2000],
+  portions: [1, 500],
+  guests: [0, 500],
+  times: [0, 1000],
+  amount: [0, 10_000],
+  matters: [0.25, 4],
+  minutes: [0.05, 240],
+  maxKnives: [1, 12],
+  money: [0, 1_000_000_000],
+} as const satisfies Record<string, readonly [number, number]>;
+
+/** Longest lists. */
+export const MOST = { cooks: 12, dishes: 400, tasks: 400, ownDishes: 400, owned: 60 } as const;
