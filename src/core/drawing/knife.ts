@@ -24,7 +24,7 @@ export function spineHeightMm(blade: BladeModel, x: number): number {
       return heel - (heel - tip) * Math.pow(after(0.82), 1.8) + line;
     case 'round':
     case 'blunt':
-      return heel - (heel - (heel + tip) / 2) * Math.pow(after(0.82), 3) + line;
+      return heel - 0.12 * (heel - tip) * Math.pow(after(0.5), 2) + line;
     case 'upswept':
       return heel - (heel - tip) * Math.pow(x / length, 0.9) + line;
     case 'hooked':

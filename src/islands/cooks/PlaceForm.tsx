@@ -47,7 +47,7 @@ export function PlaceForm({ kitchen, update }: QuestionProps) {
         label="Board, to one scale"
         value={size}
         options={BOARD_SIZES.map(({ value, name, lengthMm, widthMm }) => ({
-          value: value as string,
+          value,
           name,
           about: told(`${lengthMm} × ${widthMm} mm`),
           drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} />,

@@ -3,7 +3,8 @@ import { useEffect, useRef, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Cutting, KnownDish, KnownTask } from '../../workers/stock';
-import { CookingQuestions } from '../kitchen/questions/CookingQuestions';
+import CookingQuestions from '../kitchen/questions/CookingQuestions';
+import { Section } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
@@ -63,7 +64,9 @@ function CuttingPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Ki
       <main id="main" className={css.answers}>
         <h1>What gets cut</h1>
         {trouble && <p role="alert">{trouble}</p>}
-        <CookingQuestions kitchen={kitchen} update={update} alone={false} />
+        <Section title="What you cook">
+          <CookingQuestions kitchen={kitchen} update={update} alone={false} />
+        </Section>
         <Dishes kitchen={kitchen} update={update} known={known.dishes} />
         <OwnDish kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />
         <RecipePanel kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />

@@ -50,9 +50,6 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
-/** Pockets a wide window shows side by side. */
-const MOST_SEEN = 8;
-
 /** How certain the answer is, in a quiet word: being checked, checked, or as far as the search went; and what checking changed. */
 function Proof({
   answer: { final, stopped, plan, proofChanged },
@@ -81,7 +78,6 @@ function Proof({
   return (
     <p className={css.proof} role="status" data-final={final}>
       {words}
-      {plan.steps.length > MOST_SEEN && ` ${plan.steps.length} pockets: the roll turns sideways.`}
       {proofChanged.length > 0 && ` Looking closer changed the first answer: ${proofChanged.join('; ')}.`}
     </p>
   );

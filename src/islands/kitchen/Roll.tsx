@@ -18,7 +18,9 @@ interface Props {
   onOpen: (order: number) => void;
 }
 
-const DRAWN_HEIGHT_PX = 330;
+const DRAWN_HEIGHT_PX = 312;
+/** Pockets a wide window shows side by side. */
+const MOST_SEEN = 8;
 const NARROW_WIDTH_PX = 326;
 const LARGEST_PX_PER_MM = 0.9;
 
@@ -71,6 +73,9 @@ export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }:
     <section className={css.roll} aria-label="Your knife roll" data-px-per-mm={scale.pxPerMm.toFixed(4)}>
       {groups.length === 0 && (
         <p className={css.empty}>Nothing to buy: what there is to spend buys no knife that would help.</p>
+      )}
+      {!narrow && kept.length + contents.length > MOST_SEEN && (
+        <p className={css.turns}>{kept.length + contents.length} pockets: the roll turns sideways</p>
       )}
       <div className={css.laid}>
         {groups.length > 0 && <Rule scale={scale} />}

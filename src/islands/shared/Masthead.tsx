@@ -46,7 +46,7 @@ export function Masthead({ children }: { children?: ReactNode }) {
           type="button"
           className={css.units}
           title={units === 'mm' ? 'Lengths are in millimetres' : 'Lengths are in inches'}
-          aria-label={units === 'mm' ? 'Use inches' : 'Use millimetres'}
+          aria-label={units === 'mm' ? 'mm: show inches instead' : 'in: show millimetres instead'}
           onClick={() => choose(units === 'mm' ? 'inches' : 'mm')}
         >
           {units === 'mm' ? 'mm' : 'in'}

@@ -1,4 +1,4 @@
-import { Button, Progress } from '@mantine/core';
+import { Button } from '@mantine/core';
 import css from './Working.module.css';
 
 /** Work that takes longer than a moment: what is being done, how far it is, and a way to stop it. It shows itself after a short while only. */
@@ -16,14 +16,11 @@ export function Working({
   return (
     <div className={css.working} role="status">
       <span>{children}</span>
-      <Progress
-        className={css.bar ?? ''}
-        size="sm"
-        value={share === null ? 100 : Math.max(2, 100 * share)}
-        striped={share === null}
-        animated={share === null}
-        color="var(--thread)"
+      <progress
+        className={css.bar}
         aria-label={children}
+        max={1}
+        {...(share === null ? {} : { value: Math.min(1, Math.max(0.02, share)) })}
       />
       {onStop && (
         <Button size="compact-sm" variant="default" onClick={onStop}>

@@ -11,48 +11,51 @@ import { atTable } from './atTable';
 import { dislike } from './dislike';
 import { isAllowed, isBuyable } from './allowed';
 
-/** Models as knives to be bought, in order of id, whether or not this kitchen has work for them. Table knives are bought one a seat. */
-function forSale(making: Making, models: readonly BladeModel[]): Candidate[] {
+/**
+ * A model as a knife to be bought, whether or not this kitchen has work for it; null where its type is unknown or nobody here could open its edge
+ * up first. Table knives are bought one a seat.
+ */
+export function candidateFor(making: Making, model: BladeModel): Candidate | null {
   const { kitchen, reference, service } = making;
   const { habits, currency, tastes } = kitchen;
+  const type = reference.types.get(model.type);
+  if (!type) return null;
   const event = sharpeningMinor(kitchen, habits.sharpening === 'none' ? 'professional' : habits.sharpening);
   const unsharpened = habits.sharpening === 'none' || habits.sharpening === 'pull-through';
-  return models
-    .filter((model) => isAllowed(model, kitchen.limits))
-    .sort((a, b) => (a.id < b.id ? -1 : 1))
-    .flatMap((model): Candidate[] => {
-      const type = reference.types.get(model.type);
-      if (!type) return [];
-      const blade = bladeTraits(model, reference, habits.roughUse);
-      const tooAcute = isGroundTooAcute(model, blade.steel);
-      // nobody without a sharpener is sold an edge that has to be opened up first
-      if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return [];
-      const isTable = type.role === 'table';
-      const served = service && isSharpened(model) && !isTable;
-      const plain = atTable(scored(blade, making), isTable, making);
-      const best = served ? atTable(scored(blade, { ...making, care: service }), isTable, making) : plain;
-      const each = convertMinor(model.priceMinor, model.currency, currency);
-      const serviceMinor = served ? EDGE.visits.service.value * event : 0;
-      const regrindMinor = tooAcute ? event : 0;
-      return [
-        {
-          id: model.id,
-          action: 'buy',
-          type,
-          blade,
-          tool: null,
-          owned: null,
-          priceMinor: (isTable ? each * kitchen.seats : each) + serviceMinor + regrindMinor,
-          ...(serviceMinor > 0 ? { serviceMinor, unserviced: plain } : {}),
-          ...(regrindMinor > 0 ? { regrindMinor } : {}),
-          ...(tastes.leftover === 'main' && isAllRound(type) ? { isMain: true } : {}),
-          dislike: dislike(blade, type, kitchen),
-          ...best,
-          counted: best.usefulness,
-        },
-      ];
-    });
+  const blade = bladeTraits(model, reference, habits.roughUse);
+  const tooAcute = isGroundTooAcute(model, blade.steel);
+  // nobody without a sharpener is sold an edge that has to be opened up first
+  if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return null;
+  const isTable = type.role === 'table';
+  const served = service && isSharpened(model) && !isTable;
+  const plain = atTable(scored(blade, making), isTable, making);
+  const best = served ? atTable(scored(blade, { ...making, care: service }), isTable, making) : plain;
+  const each = convertMinor(model.priceMinor, model.currency, currency);
+  const serviceMinor = served ? EDGE.visits.service.value * event : 0;
+  const regrindMinor = tooAcute ? event : 0;
+  return {
+    id: model.id,
+    action: 'buy',
+    type,
+    blade,
+    tool: null,
+    owned: null,
+    priceMinor: (isTable ? each * kitchen.seats : each) + serviceMinor + regrindMinor,
+    ...(serviceMinor > 0 ? { serviceMinor, unserviced: plain } : {}),
+    ...(regrindMinor > 0 ? { regrindMinor } : {}),
+    ...(tastes.leftover === 'main' && isAllRound(type) ? { isMain: true } : {}),
+    dislike: dislike(blade, type, kitchen),
+    ...best,
+    counted: best.usefulness,
+  };
 }
+
+/** Models as knives to be bought, in order of id. */
+const forSale = (making: Making, models: readonly BladeModel[]): Candidate[] =>
+  models
+    .filter((model) => isAllowed(model, making.kitchen.limits))
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .flatMap((model) => candidateFor(making, model) ?? []);
 
 /** What is for sale here: knives worth buying, and the pieces of sets. */
 export function knivesForSale(making: Making): Candidate[] {

@@ -166,6 +166,19 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   });
 }
 
+/**
+ * The same kitchen with one model at another price (minor units, what is asked for the knife alone), and what is chosen beside it looked through
+ * again.
+ */
+export function atPrice(context: PlanningContext, id: string, priceMinor: number): PlanningContext {
+  const sold = context.sold.map((c) =>
+    c.id === id ? { ...c, priceMinor: priceMinor + (c.serviceMinor ?? 0) + (c.regrindMinor ?? 0) } : c,
+  );
+  const { assumed, cooks, school, boardMinor } = context;
+  const at = contextFor(context, { assumed, cooks, school, boardMinor }, { ...context, sold });
+  return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
+}
+
 /** The context in which new knives count as little beside owned ones as gives up no more polish than allowed. */
 function keepingOwned(countedAs: (counts: Counts) => PlanningContext): PlanningContext {
   const strict = countedAs('rescue');

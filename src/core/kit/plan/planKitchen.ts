@@ -14,7 +14,7 @@ import { preparePlanning, type PlanningContext } from '../context/planningContex
 import { coverageDecides } from '../context/coverageDecides';
 
 /** A plan and the context it stands on: with the offers it takes, or with a service. */
-interface Planned {
+export interface Planned {
   plan: Plan;
   context: PlanningContext;
 }

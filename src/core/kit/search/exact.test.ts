@@ -165,7 +165,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
       console.log(`${count} ${name}: all agree, ${nodes} nodes`);
     });
 
-  const folder = new URL('../../../data/kitchens/', import.meta.url);
+  const folder = new URL('../../../../data/kitchens/', import.meta.url);
   const kitchens = readdirSync(folder).map((name) =>
     readKitchenFile(JSON.parse(readFileSync(new URL(name, folder), 'utf8'))),
   );

@@ -4,7 +4,7 @@ import type { CookFile } from '../../../core/formats/kitchenFile';
 import { BOARD_MATERIALS } from '../../../core/formats/kitchenWords';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Field, LengthFigure, Section, type Folding } from '../../shared/Field';
+import { Choice, Field, LengthFigure } from '../../shared/Field';
 import { asOptions, BOARD_SIZES, HAND_SIZES, handOf, handSizeOf, PRACTICE, SHARPENED_BY } from '../../shared/choices';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
@@ -17,12 +17,11 @@ const MOTIONS = [
   { id: 'chop', label: 'Chop' },
 ] as const;
 /** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
-export function CookQuestions({
+export default function CookQuestions({
   kitchen,
   update,
   length,
-  fold,
-}: QuestionProps & { length: Plan['lengthWanted'] | null; fold: Folding }) {
+}: QuestionProps & { length: Plan['lengthWanted'] | null }) {
   const { range, told } = useLengths();
   const cook: CookFile = kitchen.cooks?.[0] ?? {};
   const setCook = (change: CookFile) =>
@@ -44,7 +43,7 @@ export function CookQuestions({
   const others = (kitchen.cooks?.length ?? 1) - 1;
 
   return (
-    <Section title="You and your board" fold={fold}>
+    <>
       <Choice
         label="Your hand"
         hint={length ? `A general knife of ${range(length.fromMm, length.toMm)} would suit you.` : undefined}
@@ -159,6 +158,6 @@ export function CookQuestions({
           {others === 1 ? 'cook of this kitchen is' : 'cooks of this kitchen are'} counted too.
         </p>
       )}
-    </Section>
+    </>
   );
 }

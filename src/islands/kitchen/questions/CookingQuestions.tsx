@@ -3,7 +3,7 @@ import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { FOODS_AVOIDED } from '../../../core/cutting/words';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Field, Figure, Section, type Folding } from '../../shared/Field';
+import { Field, Figure } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 
@@ -16,12 +16,7 @@ const nearest = (share: number) =>
   OFTEN.reduce((best, each) => (Math.abs(each.share - share) < Math.abs(best.share - share) ? each : best)).share;
 
 /** What is cooked, how often, and what is never eaten. `alone`: the dishes and tasks named one by one are on another page. */
-export function CookingQuestions({
-  kitchen,
-  update,
-  fold,
-  alone = true,
-}: QuestionProps & { fold?: Folding; alone?: boolean }) {
+export default function CookingQuestions({ kitchen, update, alone = true }: QuestionProps & { alone?: boolean }) {
   const cooking = kitchen.cooking ?? {};
   const cuisines = cooking.cuisines ?? [];
   const setCooking = (change: Partial<NonNullable<typeof kitchen.cooking>>) =>
@@ -41,7 +36,7 @@ export function CookingQuestions({
   const more = (cooking.dishes?.length ?? 0) + (cooking.tasks?.length ?? 0);
 
   return (
-    <Section title="What you cook" fold={fold}>
+    <>
       <Field
         label="Cuisines"
         hint={
@@ -145,6 +140,6 @@ export function CookingQuestions({
           {more === 1 ? 'dish or task, which counts' : 'dishes or tasks, which count'} too.
         </p>
       )}
-    </Section>
+    </>
   );
 }

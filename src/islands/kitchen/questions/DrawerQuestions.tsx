@@ -2,7 +2,7 @@ import { Button, Chip, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { toolNames, typeBlurbs, typeNames, usualLengths } from '../../../../data/names';
 import { CONDITIONS } from '../../../core/formats/kitchenWords';
-import { Field, Section, type Folding } from '../../shared/Field';
+import { Field } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 
@@ -18,14 +18,14 @@ const CONDITION_WORDS: Record<(typeof CONDITIONS)[number], string> = {
 const types = [...typeNames].map(([value, label]) => ({ value, label }));
 
 /** What is in the drawer already: often the first good step is to sharpen it. */
-export function DrawerQuestions({ kitchen, update, fold }: QuestionProps & { fold: Folding }) {
+export default function DrawerQuestions({ kitchen, update }: QuestionProps) {
   const [type, setType] = useState('chef');
   const owned = kitchen.owned ?? [];
   const set = (index: number, change: Partial<(typeof owned)[number]>) =>
     update((k) => ({ ...k, owned: (k.owned ?? []).map((o, i) => (i === index ? { ...o, ...change } : o)) }));
 
   return (
-    <Section title="Already in the drawer" fold={fold}>
+    <>
       {owned.map((knife, i) => {
         const name = typeNames.get(knife.type ?? '') ?? knife.model ?? 'Knife';
         return (
@@ -104,6 +104,6 @@ export function DrawerQuestions({ kitchen, update, fold }: QuestionProps & { fol
           ))}
         </div>
       </Field>
-    </Section>
+    </>
   );
 }

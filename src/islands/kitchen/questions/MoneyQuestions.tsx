@@ -11,7 +11,7 @@ import {
   toMinor,
 } from '../../../core/money/currency';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Figure, Section, type Folding } from '../../shared/Field';
+import { Choice, Figure } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { money } from '../../shared/words';
 import css from '../../shared/Questions.module.css';
@@ -30,12 +30,7 @@ const inCurrency = (euros: number, currency: string) =>
   fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
-export function MoneyQuestions({
-  kitchen,
-  update,
-  point,
-  fold,
-}: QuestionProps & { point: Plan['worth'] | null; fold: Folding }) {
+export default function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const said = kitchen.budget?.total;
   const total = said === undefined ? inCurrency(DEFAULTS.budgetEur, currency) : said;
@@ -56,7 +51,7 @@ export function MoneyQuestions({
   const currencies = CURRENCIES.includes(currency) ? CURRENCIES : [currency, ...CURRENCIES];
 
   return (
-    <Section title="What you can spend" fold={fold}>
+    <>
       <div className={css.pair}>
         <Figure
           label="In all"
@@ -149,6 +144,6 @@ export function MoneyQuestions({
         value={kitchen.limits?.maxKnives ?? DEFAULTS.maxKnives}
         onChange={(maxKnives) => update((k) => ({ ...k, limits: { ...k.limits, maxKnives } }))}
       />
-    </Section>
+    </>
   );
 }

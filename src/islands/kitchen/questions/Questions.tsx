@@ -1,11 +1,14 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
+import { Section } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
-import { CookQuestions } from './CookQuestions';
-import { CookingQuestions } from './CookingQuestions';
-import { DrawerQuestions } from './DrawerQuestions';
-import { MoneyQuestions } from './MoneyQuestions';
 import { cookingSaid, cookSaid, drawerSaid, isNew, moneySaid } from './said';
+
+// the fields of a part come when it is unfolded
+const CookQuestions = lazy(() => import('./CookQuestions'));
+const CookingQuestions = lazy(() => import('./CookingQuestions'));
+const DrawerQuestions = lazy(() => import('./DrawerQuestions'));
+const MoneyQuestions = lazy(() => import('./MoneyQuestions'));
 
 /**
  * The questions, in the order of the work: what is cooked, who cuts on what, what there is to spend; and what is there already. Each part folds
@@ -19,12 +22,19 @@ export function Questions({
 }: QuestionProps & { length: Plan['lengthWanted'] | null; point: Plan['worth'] | null }) {
   const [open] = useState(() => isNew(kitchen));
   const asked = { kitchen, update };
+  const parts = [
+    { title: 'What you cook', said: cookingSaid, open, fields: <CookingQuestions {...asked} /> },
+    { title: 'You and your board', said: cookSaid, open, fields: <CookQuestions {...asked} length={length} /> },
+    { title: 'What you can spend', said: moneySaid, open, fields: <MoneyQuestions {...asked} point={point} /> },
+    { title: 'Already in the drawer', said: drawerSaid, open: false, fields: <DrawerQuestions {...asked} /> },
+  ];
   return (
     <form onSubmit={(e) => e.preventDefault()} autoComplete="off">
-      <CookingQuestions {...asked} fold={{ said: cookingSaid(kitchen), open }} />
-      <CookQuestions {...asked} length={length} fold={{ said: cookSaid(kitchen), open }} />
-      <MoneyQuestions {...asked} point={point} fold={{ said: moneySaid(kitchen), open }} />
-      <DrawerQuestions {...asked} fold={{ said: drawerSaid(kitchen), open: false }} />
+      {parts.map(({ title, said, open: begins, fields }) => (
+        <Section key={title} title={title} fold={{ said: said(kitchen), open: begins }}>
+          <Suspense fallback={<p className="faded">One moment…</p>}>{fields}</Suspense>
+        </Section>
+      ))}
     </form>
   );
 }

@@ -1,0 +1,127 @@
+import type { BladeModel } from '../../blade/schema';
+import { BRIEF_FIGURES, type Brief, type BriefFigure, type StepBrief } from '../../formats/briefFile';
+import type { KitchenFile } from '../../formats/kitchenFile';
+import type { Plan, PlanStep } from '../../formats/planFile';
+import { toMinor } from '../../money/currency';
+import type { Reference } from '../../reference';
+import type { Candidate } from '../candidates/candidate';
+import { preparePlanning, type PlanningContext } from '../context/planningContext';
+import { stepsOf } from '../plan/plan';
+import { planProven, type Planned } from '../plan/planKitchen';
+import { toTheEnd } from '../search/sizes';
+import { changed, offered, rangesOf, type Ranges } from './ranges';
+import { walkAway } from './price';
+import { makeOf, type Make } from './traits';
+import { Trial } from './trial';
+import { briefInWords, checksFor, FIGURE_NAMES, indifferentTo, questionsFor } from './words';
+
+/** Edges of ranges told with their reason. */
+const EDGES_TOLD = 4;
+
+/** Why the figures may go no further: the task that loses most just past each end, the narrowest ends first. */
+function edgesOf(trial: Trial, step: Candidate, ranges: Ranges): string[] {
+  const { type } = step;
+  if (!type) return [];
+  const edges = BRIEF_FIGURES.flatMap((figure) => {
+    const range = ranges[figure];
+    const limits = offered(type, trial.pick, figure);
+    if (!range || !limits) return [];
+    return ([0, 1] as const).flatMap((end) => {
+      const past = end === 0 ? range[0] - 0.5 * (range[0] - limits[0]) : range[1] + 0.5 * (limits[1] - range[1]);
+      const changes = changed(trial.pick, figure, past);
+      const lost = trial.drop(changes);
+      const loss = lost > 0.5 ? trial.loss(changes) : null;
+      if (!loss) return [];
+      const words = `${end === 0 ? 'less than' : 'more than'} ${range[end]}${UNITS[figure]} (${loss.task.toLowerCase()}: ${loss.why.charAt(0).toLowerCase()}${loss.why.slice(1).replace(/\.$/, '')})`;
+      return [{ lost, words: `${FIGURE_NAMES[figure].short}: ${words}` }];
+    });
+  });
+  return edges
+    .sort((a, b) => b.lost - a.lost)
+    .slice(0, EDGES_TOLD)
+    .map(({ words }) => words);
+}
+
+const UNITS: Record<BriefFigure, string> = {
+  lengthMm: ' mm',
+  heelHeightMm: ' mm',
+  weightG: ' g',
+  hrc: ' HRC',
+  spineHeelMm: ' mm',
+  behindEdgeMm: ' mm',
+  edgeAngleDeg: '° a side',
+};
+
+const pickOf = (blade: BladeModel, step: PlanStep): StepBrief['pick'] => ({
+  model: blade.id,
+  lengthMm: blade.lengthMm,
+  price: step.price,
+  heelHeightMm: blade.heelHeightMm,
+  weightG: blade.weightG,
+  hrc: blade.hrc,
+  spineHeelMm: blade.spineHeelMm,
+  behindEdgeMm: blade.behindEdgeMm,
+  edgeAngleDeg: blade.edgeAngleDeg,
+});
+
+/**
+ * The brief of one step: worked out on its blade in the kit the plan stands on, its price by planning the kitchen again. Yields after every slice
+ * of work; null where nothing is known of the step's blade.
+ */
+export function* briefing(
+  context: PlanningContext,
+  { plan, context: stands }: Planned,
+  step: PlanStep,
+): Generator<unknown, StepBrief | null> {
+  const kit = stepsOf(stands, plan);
+  const candidate = kit.find((c) => c.action === 'buy' && c.id === step.model);
+  const blade = candidate?.blade;
+  if (!candidate?.type || !blade) return null;
+  const { kitchen } = context;
+  const cook = kitchen.cooks[0];
+  if (!cook) return null;
+  const trial = new Trial(stands, kit, candidate);
+  const ranges = yield* rangesOf(trial, candidate.type);
+  const make: Make = makeOf(trial, cook.handed);
+  yield;
+  const { priceUpTo, instead } = yield* walkAway(context, plan, step);
+  const length: [number, number] = ranges.lengthMm ?? [blade.blade.lengthMm, blade.blade.lengthMm];
+  const told = { ...ranges, lengthMm: length };
+  return {
+    order: step.order,
+    type: candidate.type.id,
+    inWords: briefInWords(candidate.type, told, make, toMinor(priceUpTo, kitchen.currency), kitchen.currency),
+    pick: pickOf(blade.blade, step),
+    ranges: told,
+    must: make.must,
+    avoid: [...make.avoid, ...edgesOf(trial, candidate, ranges)],
+    indifferent: indifferentTo(told, make),
+    priceUpTo,
+    instead,
+    ask: questionsFor(ranges, blade.steel, kitchen),
+    inTheHand: checksFor(blade.blade, cook, make),
+  };
+}
+
+/** Steps with a knife to buy; of a knife bought twice one. */
+export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
+  steps.filter((step, at) => step.action === 'buy' && steps.findIndex(({ model }) => model === step.model) === at);
+
+/**
+ * What to look for in any shop for every knife a kitchen's plan buys: shipped models are examples to plan with, their briefs fit any knife. Throws
+ * FaultyInput when the file names something unknown.
+ *
+ * @example briefKitchen(file, reference, models).steps[0].ranges.lengthMm // [195, 225]
+ */
+export function briefKitchen(file: KitchenFile, reference: Reference, models: readonly BladeModel[]): Brief {
+  const context = preparePlanning(file, reference, models);
+  const planned = planProven(context);
+  const { kitchen, currency } = planned.plan;
+  return {
+    format: 'scabbard.brief',
+    version: 1,
+    kitchen,
+    currency,
+    steps: briefedSteps(planned.plan).flatMap((step) => toTheEnd(briefing(context, planned, step)) ?? []),
+  };
+}

@@ -1,0 +1,84 @@
+import type { BladeModel } from '../../blade/schema';
+import { explain } from '../../fit/score';
+import { whatMakesWorse } from '../../fit/match';
+import { besideOwned } from '../candidates/besideOwned';
+import type { Candidate } from '../candidates/candidate';
+import { candidateFor } from '../candidates/sold';
+import type { PlanningContext } from '../context/planningContext';
+import { filledKit, KitValue } from '../search/value';
+import { costOf } from '../search/worth';
+
+/** Why one blade is the worse at what it loses most on. */
+export interface Loss {
+  task: string;
+  why: string;
+}
+
+/** A part tells why a blade is worse where it leaves less than this share of what the other's leaves. */
+const TELLING = 0.98;
+
+/** Other blades tried in the place of one step of a kit, everything else being as planned. */
+export class Trial {
+  private readonly kit: KitValue;
+  private readonly before: number;
+  private readonly known = new Map<string, number>();
+
+  constructor(
+    private readonly context: PlanningContext,
+    kit: readonly Candidate[],
+    readonly step: Candidate,
+  ) {
+    const others = kit.filter((each) => each !== step);
+    this.kit = filledKit(new KitValue(context.problem.demand), context.problem, others, (c) => c.counted);
+    this.before = this.worth(step);
+  }
+
+  /** The blade the step was planned with. */
+  get pick(): BladeModel {
+    const { blade } = this.step;
+    if (!blade) throw new Error('only a knife can be tried against others');
+    return blade.blade;
+  }
+
+  private worth(candidate: Candidate): number {
+    return this.kit.gain(candidate.counted) - costOf(candidate, this.context.problem.scale);
+  }
+
+  private candidate(blade: BladeModel): Candidate | null {
+    const made = candidateFor(this.context, { ...blade, priceMinor: this.pick.priceMinor });
+    if (!made) return null;
+    const { owned, loads, counts } = this.context;
+    return besideOwned([made], owned, loads, counts)[0] ?? null;
+  }
+
+  /** Coverage's worth lost with another blade at the same price, in points; Infinity where nobody here could have it put right. */
+  drop(changes: Partial<BladeModel>): number {
+    const key = JSON.stringify(changes);
+    const known = this.known.get(key);
+    if (known !== undefined) return known;
+    const other = this.candidate({ ...this.pick, ...changes });
+    const lost = other ? 100 * (this.before - this.worth(other)) : Infinity;
+    this.known.set(key, lost);
+    return lost;
+  }
+
+  /** The task a changed blade loses most on, and why; null where no task tells. */
+  loss(changes: Partial<BladeModel>): Loss | null {
+    const { loads, tasks, cooks } = this.context;
+    const { blade, scores } = this.step;
+    const other = this.candidate({ ...this.pick, ...changes });
+    if (!other?.blade || !blade) return null;
+    let most = { lost: 0, t: -1 };
+    loads.forEach(({ weight }, t) => {
+      const lost = weight * ((scores[t] ?? 0) - (other.scores[t] ?? 0));
+      if (lost > most.lost) most = { lost, t };
+    });
+    const [task, prepared] = [loads[most.t]?.task, tasks[most.t]];
+    if (!task || !prepared) return null;
+    const worse = whatMakesWorse(
+      explain(blade, prepared, cooks, this.step.edge),
+      explain(other.blade, prepared, cooks, other.edge),
+    );
+    return worse && worse.keeps < TELLING * worse.than ? { task: task.name, why: worse.why } : null;
+  }
+}
