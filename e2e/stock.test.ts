@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { address, pressAndGo, settled, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -217,10 +217,10 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   const { page, errors } = await visitor(browser, 390, 844);
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/cooks`);
-  await (await page.waitForSelector('xpath///button[.//span[text()="Lay the hand on the screen"]]'))?.click();
+  await tap(page, 'xpath///button[.//span[text()="Lay the hand on the screen"]]');
   await page.focus('[aria-label="Size of the card’s outline"]');
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
-  await (await page.waitForSelector('xpath///button[.//span[text()="It fits"]]'))?.click();
+  await tap(page, 'xpath///button[.//span[text()="It fits"]]');
   const palm = await page.waitForSelector('[role="slider"][aria-label="Sides of the palm"]');
   const before = Number(await palm?.evaluate((e) => e.getAttribute('aria-valuenow')));
   await palm?.evaluate((e) => e instanceof SVGElement && e.focus());
@@ -248,8 +248,8 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
-  await (await page.waitForSelector('xpath///label[.//b[text()="Dull"]]'))?.click();
-  await (await page.waitForSelector('xpath///button[.//span[text()="Put it in the drawer"]]'))?.click();
+  await tap(page, 'xpath///label[.//b[text()="Dull"]]');
+  await tap(page, 'xpath///button[.//span[text()="Put it in the drawer"]]');
   await page.waitForFunction(() =>
     document.querySelector('main li')?.textContent?.includes('It only needs sharpening'),
   );

@@ -67,3 +67,10 @@ export async function seriousFaults(page: Page): Promise<string[]> {
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => `${v.id}: ${v.nodes[0]?.html}`);
 }
+
+/** Presses what a thumb would first scroll into the middle, clear of bars that stay in place. */
+export async function tap(page: Page, selector: string): Promise<void> {
+  const found = await page.waitForSelector(selector);
+  await found?.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' }));
+  await found?.click();
+}

@@ -70,9 +70,10 @@ const pickOf = (blade: BladeModel, step: PlanStep): StepBrief['pick'] => ({
  */
 export function* briefing(
   context: PlanningContext,
-  { plan, context: stands }: Planned,
+  planned: Planned,
   step: PlanStep,
 ): Generator<unknown, StepBrief | null> {
+  const { plan, context: stands } = planned;
   const kit = stepsOf(stands, plan);
   const candidate = kit.find((c) => c.action === 'buy' && c.id === step.model);
   const blade = candidate?.blade;
@@ -84,7 +85,7 @@ export function* briefing(
   const ranges = yield* rangesOf(trial, candidate.type);
   const make: Make = makeOf(trial, cook.handed);
   yield;
-  const { priceUpTo, instead } = yield* walkAway(context, plan, step);
+  const { priceUpTo, instead } = yield* walkAway(context, planned, step);
   const length: [number, number] = ranges.lengthMm ?? [blade.blade.lengthMm, blade.blade.lengthMm];
   const told = { ...ranges, lengthMm: length };
   return {

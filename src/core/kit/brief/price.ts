@@ -1,8 +1,12 @@
 import { BRIEF } from '../../constants';
 import { fromMinor } from '../../money/currency';
 import type { Plan, PlanStep } from '../../formats/planFile';
+import type { Candidate } from '../candidates/candidate';
 import { atPrice, type PlanningContext } from '../context/planningContext';
-import { planning } from '../plan/planKitchen';
+import { stepsOf } from '../plan/plan';
+import { planning, type Planned } from '../plan/planKitchen';
+import { filledKit, KitValue } from '../search/value';
+import { costOf, costOfKit, pieceKind, surchargeOf } from '../search/worth';
 
 /** The highest price at which a step stays in the plan, and what takes its place above that. */
 export interface WalkAway {
@@ -13,46 +17,72 @@ export interface WalkAway {
 
 const buys = (steps: readonly PlanStep[]) => steps.filter((step) => step.action === 'buy');
 
+/** What a kit is worth to the search that chose it: what it covers less what it is paid, coverage. */
+function worthOf({ problem }: PlanningContext, kit: readonly Candidate[]): number {
+  const costs = new Float64Array(kit.map((c) => costOf(c, problem.scale)));
+  const surcharges = new Float64Array(kit.map((c, i) => surchargeOf(c, costs[i] ?? 0, problem.scale)));
+  const value = filledKit(new KitValue(problem.demand), problem, kit, (c) => c.counted).value();
+  return value - costOfKit(kit.keys(), costs, kit.map(pieceKind), surcharges);
+}
+
 /**
- * The walk-away price of a step: the kitchen is planned again with its model dearer and dearer, each time proven, until it leaves the plan, and
- * between the last two prices by halves. No further than the money there is, or than ten times the price.
+ * Where a step should leave the plan, minor units: the price at which the kit with it comes to no more than the best kit without it, and at which
+ * the money still reaches. Only an estimate: the kit beside it may change on the way.
  */
-export function* walkAway(context: PlanningContext, plan: Plan, step: PlanStep): Generator<unknown, WalkAway> {
-  const sold = context.sold.find((c) => c.id === step.model);
+function leavesAbout(context: PlanningContext, kit: readonly Candidate[], step: Candidate, without: number): number {
+  const { scale, budgetMinor } = context.problem;
+  const others = kit.reduce((sum, c) => (c === step ? sum : sum + c.priceMinor), 0);
+  const spare = worthOf(context, kit) - without;
+  const now = costOf(step, scale);
+  let [low, high] = [step.priceMinor, Math.max(step.priceMinor, Math.min(budgetMinor - others, 100 * step.priceMinor))];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (costOf({ ...step, priceMinor: middle }, scale) - now < spare) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/**
+ * The walk-away price of a step: the kitchen is planned again, each time proven, with its model dearer, until two prices are known close together
+ * of which it stays at one and leaves at the other. The first two are tried about where the worth of the kits says. No further than the money
+ * there is, or than ten times the price. Yields after every slice of work.
+ */
+export function* walkAway(
+  context: PlanningContext,
+  { plan, context: stands }: Planned,
+  step: PlanStep,
+): Generator<unknown, WalkAway> {
+  const id = step.model ?? '';
+  const kit = stepsOf(stands, plan);
+  const chosen = kit.find((c) => c.action === 'buy' && c.id === id);
+  // what is paid beside the knives themselves
+  const besides = (chosen?.serviceMinor ?? 0) + (chosen?.regrindMinor ?? 0);
+  const now = (chosen?.priceMinor ?? 0) - besides;
   const { currency } = context.kitchen;
-  // what the knives cost alone: table knives all of them
-  const now = (sold?.priceMinor ?? 0) - (sold?.serviceMinor ?? 0) - (sold?.regrindMinor ?? 0);
-  const ceiling = Math.max(now, Math.min(context.problem.budgetMinor, now * BRIEF.dearest.value));
-  function* at(priceMinor: number): Generator<unknown, PlanStep[]> {
-    const dearer = atPrice(context, step.model ?? '', priceMinor);
-    return buys((yield* planning(dearer)).plan.steps);
-  }
-  const stays = (steps: readonly PlanStep[]) => steps.some(({ model }) => model === step.model);
   const told = (minor: number) => fromMinor(Math.max(now, minor), currency);
-  let good = now;
-  let bad = ceiling + 1;
-  let beyond: PlanStep[] | null = null;
-  for (let next = Math.ceil(now * 1.25); next < ceiling; next = Math.ceil(next * 1.6)) {
-    const steps = yield* at(next);
-    if (!stays(steps)) {
-      [bad, beyond] = [next, steps];
-      break;
-    }
-    good = next;
+  const ceiling = Math.max(now, Math.min(context.problem.budgetMinor, now * BRIEF.dearest.value));
+  function* at(priceMinor: number): Generator<unknown, Planned> {
+    return yield* planning(atPrice(context, id, priceMinor));
   }
-  if (beyond === null) {
-    const steps = yield* at(ceiling);
-    if (stays(steps)) return { priceUpTo: told(ceiling), instead: null };
-    [bad, beyond] = [ceiling, steps];
-  }
+  const stays = ({ plan: { steps } }: Planned) => buys(steps).some(({ model }) => model === id);
+  const dearest = yield* at(ceiling);
+  if (!chosen || stays(dearest)) return { priceUpTo: told(ceiling), instead: null };
+
+  let [good, bad, beyond] = [now, ceiling, dearest];
   const fine = Math.max(1, Math.round(now * BRIEF.priceStep.value));
-  while (bad - good > fine) {
-    const middle = Math.floor((good + bad) / 2);
-    const steps = yield* at(middle);
-    if (stays(steps)) good = middle;
-    else [bad, beyond] = [middle, steps];
+  function* look(priceMinor: number): Generator<unknown, void> {
+    if (priceMinor <= good || priceMinor >= bad) return;
+    const planned = yield* at(priceMinor);
+    if (stays(planned)) good = priceMinor;
+    else [bad, beyond] = [priceMinor, planned];
   }
-  return { priceUpTo: told(good), instead: newcomer(plan, step, beyond) };
+  const without = worthOf(dearest.context, stepsOf(dearest.context, dearest.plan));
+  const about = leavesAbout(stands, kit, chosen, without) - besides;
+  yield* look(about + Math.ceil(fine / 2));
+  yield* look(about - Math.floor(fine / 2));
+  while (bad - good > fine) yield* look(Math.floor((good + bad) / 2));
+  return { priceUpTo: told(good), instead: newcomer(plan, step, buys(beyond.plan.steps)) };
 }
 
 /** What a dearer plan buys that the present one does not: of the same kind first. */
