@@ -69,6 +69,35 @@ test.each([
   expect(stderr).not.toMatch(/\n\s+at /);
 });
 
+test('brief prints what to look for, the same each time, and refuses what it cannot read', () => {
+  const [once, again] = [command('brief', [sample('millrace-flat')]), command('brief', [sample('millrace-flat')])];
+  expect(once.status).toBe(0);
+  expect(again.stdout).toBe(once.stdout);
+  const pair = z.tuple([z.number(), z.number()]);
+  const { steps } = parsed(
+    z.object({
+      format: z.literal('scabbard.brief'),
+      steps: z.array(
+        z.object({
+          pick: z.object({ lengthMm: z.number(), price: z.number() }),
+          ranges: z.object({ lengthMm: pair, weightG: pair.nullable() }),
+          priceUpTo: z.number(),
+          ask: z.array(z.string()).length(3),
+        }),
+      ),
+    }),
+    once.stdout,
+  );
+  expect(steps.length).toBeGreaterThan(0);
+  for (const { pick, ranges, priceUpTo } of steps) {
+    expect(priceUpTo).toBeGreaterThanOrEqual(pick.price);
+    expect(ranges.lengthMm[0] <= pick.lengthMm && pick.lengthMm <= ranges.lengthMm[1]).toBe(true);
+  }
+  const refused = command('brief', ['-'], '{"format":"scabbard.kitchen","version":2}');
+  expect([refused.status, refused.stdout]).toEqual([2, '']);
+  expect(refused.stderr).toContain('version: 2 is not 1');
+});
+
 test('fit prints scores with their parts for what was asked', () => {
   const cells = parsed(
     z.array(

@@ -2,6 +2,9 @@ import { expose } from 'comlink';
 import { Newest } from './newest';
 import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
+import type { Shelf } from './shop';
+import type { StepBrief } from '../core/formats/briefFile';
+import type { Verdict } from '../core/kit/brief/verdict';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
@@ -39,6 +42,7 @@ const newest = new Newest(breathe);
 /** Parts of the work that only some views ask for come when they are asked for. */
 const stock = () => import('./stock');
 const argue = () => import('./argue');
+const shop = () => import('./shop');
 
 /** What makes an answer certain; null when a newer question has come while it was fetched. */
 async function proving() {
@@ -129,6 +133,17 @@ const kitchenWorker = {
       again(),
       (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
     );
+  },
+
+  /** What to look for in any shop for one step of the present plan; null when stopped. */
+  async brief(plan: Plan, order: number): Promise<StepBrief | null> {
+    const on = context;
+    return on && newest.run((await shop()).briefOf(on, planned ?? on, plan, order));
+  },
+  /** A knife on a shelf in the place of a step of the present plan. */
+  async judge(plan: Plan, brief: StepBrief, shelf: Shelf): Promise<Verdict | null> {
+    const on = context;
+    return on && (await shop()).shelfJudged(planned ?? on, plan, brief, shelf);
   },
 
   /** Any kitchen planned beside the present one; null when stopped. */

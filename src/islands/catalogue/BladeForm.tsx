@@ -16,6 +16,7 @@ import { faultsOf } from '../../core/formats/faults';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { fromMinor, toMinor } from '../../core/money/currency';
 import { BoardView, SectionView, SideView } from '../blade/Drawings';
+import { idFor } from '../shared/ownModel';
 import { useLengths } from '../shared/units';
 import css from './BladeForm.module.css';
 
@@ -70,15 +71,6 @@ function startFrom(typeId: string): BladeModel {
     Object.entries(blade).map(([key, value]) => [key, typeof value === 'number' ? rounded(value) : value]),
   );
   return { ...blade, ...tidy, maker: 'My own', name: `My ${type.name.toLowerCase()}`, priceMinor: 0 };
-}
-
-/** Blade ids are the name in plain letters, numbered when it is taken. */
-function idFor(name: string, taken: ReadonlySet<string>): string {
-  const plain = `own-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`.replace(/-+$/, '').slice(0, 60);
-  for (let i = 1; ; i++) {
-    const id = i === 1 ? plain : `${plain}-${i}`;
-    if (!taken.has(id)) return id;
-  }
 }
 
 /** One's own or a home-made blade, described by its numbers, drawn as they change. */

@@ -132,7 +132,7 @@ function useEscape(on: boolean, work: () => void): void {
 
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
-  const { answer, gap, stop, sure, catalogue, trouble } = usePlanner(kitchen, worker);
+  const { answer, gap, stop, sure, catalogue, trouble, reload } = usePlanner(kitchen, worker);
   const stays = sure?.stays ?? null;
   const [arranging, setArranging] = useState(false);
   const [open, setOpen] = useState<string | null>(null);
@@ -161,7 +161,10 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         currency={answer.plan.currency}
         catalogue={catalogue}
         worker={worker}
+        plan={answer.plan}
+        ready={answer.final}
         update={update}
+        onCatalogue={reload}
         onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
         onClose={close}
       />

@@ -1,8 +1,8 @@
 import type { Remote } from 'comlink';
 import { Button } from '@mantine/core';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
-import type { PlanStep } from '../../core/formats/planFile';
+import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/score';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -15,13 +15,20 @@ import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
 import { useLengths } from '../shared/units';
 
+const InAnyShop = lazy(() => import('./InAnyShop'));
+
 interface Props {
   step: PlanStep;
   sure: Sure | null;
   currency: string;
   catalogue: Map<string, BladeModel>;
   worker: Remote<KitchenWorker>;
+  plan: Plan;
+  /** The plan is no longer provisional. */
+  ready: boolean;
   update: Update;
+  /** The catalogue has changed. */
+  onCatalogue: () => Promise<void>;
   /** Told what is about to be done, so that the kitchen as it was is kept. */
   onDone: (name: string) => void;
   onClose: () => void;
@@ -129,7 +136,19 @@ function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update
 }
 
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
-export default function StepStory({ step, sure, currency, catalogue, worker, update, onDone, onClose }: Props) {
+export default function StepStory({
+  step,
+  sure,
+  currency,
+  catalogue,
+  worker,
+  plan,
+  ready,
+  update,
+  onCatalogue,
+  onDone,
+  onClose,
+}: Props) {
   const { length, told } = useLengths();
   const [task, setTask] = useState<string | null>(null);
   const [parts, setParts] = useState<Explanation | null>(null);
@@ -253,6 +272,14 @@ export default function StepStory({ step, sure, currency, catalogue, worker, upd
           </div>
         )}
       </div>
+      {step.action === 'buy' && (
+        <Suspense fallback={null}>
+          <InAnyShop
+            key={`${step.model ?? ''} ${plan.spent}`}
+            {...{ step, plan, ready, worker, catalogue, update, onCatalogue }}
+          />
+        </Suspense>
+      )}
     </section>
   );
 }

@@ -42,7 +42,7 @@ export interface Sure {
 export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [sure, setSure] = useState<Sure | null>(null);
-  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  const { catalogue, trouble: noCatalogue, reload } = useCatalogue(worker);
   /** What a better kit might still be worth, coverage; null before anything is known of it. */
   const [gap, setGap] = useState<number | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -76,5 +76,5 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
   }, [kitchen, ready, worker]);
 
   const stop = useCallback(() => void worker.stop(), [worker]);
-  return { answer, gap, stop, sure, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
+  return { answer, gap, stop, sure, reload, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
 }

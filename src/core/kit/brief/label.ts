@@ -122,12 +122,40 @@ export interface Labelled {
   assumed: BriefFigure[];
 }
 
+/** Figures that are much alike over all lengths of a kind. */
+const MIDDLING = ['behindEdgeMm', 'edgeAngleDeg', 'hrc', 'spineHeelMm', 'balanceMm'] as const;
+
+/** The kind's usual build at a length: its typical blade, with the middling figures of the models of its kind where there are any. */
+function usualBuild(
+  type: BladeType,
+  known: Parameters<typeof typicalBlade>[1],
+  hand: 'left' | 'right',
+  models: readonly BladeModel[],
+): BladeModel {
+  const usual = typicalBlade(type, known, hand);
+  const alike = models.filter((model) => model.type === type.id);
+  const middling = MIDDLING.flatMap((figure) => {
+    const values = alike.flatMap((model) => model[figure] ?? []).sort((a, b) => a - b);
+    const middle = values[Math.floor(values.length / 2)];
+    return middle === undefined ? [] : [[figure, middle] as const];
+  });
+  const build = { ...usual, ...Object.fromEntries(middling) };
+  const thicker = build.spineHeelMm / usual.spineHeelMm;
+  return { ...build, spineMidMm: usual.spineMidMm * thicker, spineTipMm: usual.spineTipMm * thicker };
+}
+
 /**
- * The blade a label describes, of a stated kind, for a hand. At least the length should be known; the rest is taken from the kind's usual build.
+ * The blade a label describes, of a stated kind, for a hand. At least the length should be known; the rest is taken from the kind's usual build
+ * among `models`.
  */
-export function labelledBlade(type: BladeType, label: Label, hand: 'left' | 'right'): Labelled {
+export function labelledBlade(
+  type: BladeType,
+  label: Label,
+  hand: 'left' | 'right',
+  models: readonly BladeModel[] = [],
+): Labelled {
   const steel = STEEL_IDS.find((id) => id === label.steel);
-  const usual = typicalBlade(type, { lengthMm: label.lengthMm ?? undefined, steel }, hand);
+  const usual = usualBuild(type, { lengthMm: label.lengthMm ?? undefined, steel }, hand, models);
   const bevel = label.bevel ?? usual.bevel;
   const edgeAngleDeg = label.edgeAngleDeg ?? usual.edgeAngleDeg;
   const spineHeelMm = label.spineHeelMm ?? usual.spineHeelMm;

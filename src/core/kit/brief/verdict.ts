@@ -39,7 +39,7 @@ export function judgeLabel(
   if (!candidate?.blade) return null;
   const { currency } = kitchen;
   const trial = new Trial(context, kit, candidate);
-  const labelled = labelledBlade(type, label, kitchen.cooks[0]?.handed ?? 'right');
+  const labelled = labelledBlade(type, label, kitchen.cooks[0]?.handed ?? 'right', context.models);
   // judged at the price of the step's own knife: what is left is what the blade itself does
   const points = -trial.drop(labelled.blade);
   const goodUpTo = goodUpToMinor(context, brief, points);
