@@ -1,10 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { FaultyInput, faultLine } from '../src/core/formats/faults';
 
-/** Reads a file, or standard input for `-`. A file that cannot be read is a fault of that path. */
-export function readInput(path: string): string {
+/** Reads a file, or standard input for `-`, as text in UTF-8. A file that cannot be read is a fault of that path. */
+export const readInput = (path: string): string => readBytes(path).toString('utf8');
+
+/** The bytes of a file, or of standard input for `-`. */
+export function readBytes(path: string): Buffer {
   try {
-    return readFileSync(path === '-' ? 0 : path, 'utf8');
+    return readFileSync(path === '-' ? 0 : path);
   } catch (error) {
     const code = error instanceof Error && 'code' in error ? String(error.code) : '';
     const why =

@@ -1,8 +1,9 @@
 import { lexicon } from '../data/foods';
 import { reference } from '../data/reference';
 import { FaultyInput, shown } from '../src/core/formats/faults';
+import { textOf } from '../src/core/recipe/bytes';
 import { readRecipe } from '../src/core/recipe/recipe';
-import { readArguments, readInput, run } from './input';
+import { readArguments, readBytes, run } from './input';
 
 run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['portions'], 'RECIPE');
@@ -11,5 +12,5 @@ run(() => {
     throw new FaultyInput([
       { path: '--portions', message: `${shown(options.portions)} is not a number between 1 and 500` },
     ]);
-  return `${JSON.stringify(readRecipe(readInput(file), lexicon, reference.tasks, portions), null, 2)}\n`;
+  return `${JSON.stringify(readRecipe(textOf(readBytes(file)), lexicon, reference.tasks, portions), null, 2)}\n`;
 });

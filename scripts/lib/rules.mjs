@@ -115,7 +115,7 @@ export const RULES = [
   {
     name: 'an edge too acute is not sold where nobody sharpens',
     file: 'kit/candidates/sold.ts',
-    from: 'if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return [];',
+    from: 'if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return null;',
     to: '',
   },
   {

@@ -58,7 +58,7 @@ const CUTS: readonly [string, RegExp][] = [
   ['shell', /\bshelled\b/],
   ['peel', /\b(peeled|skins? removed)\b/],
   ['separate', /\b(individual|separated|between the bones)\b/],
-  ['whole', /\b(left whole|kept whole|whole)\b/],
+  ['whole', /\b(left whole|kept whole|whole|studded)\b/],
 ];
 
 /** Cuts that stand in for one another where a food does not know the one that is named, nearest first. */

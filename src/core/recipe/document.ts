@@ -9,6 +9,8 @@ export interface RecipeText {
   name: string | null;
   portions: number | null;
   lines: string[];
+  /** The steps of the method, where they are told. */
+  steps: string[];
 }
 
 /** Largest recipe read, characters. */
@@ -23,6 +25,7 @@ const recipeNode = z.looseObject({
   yield: z.unknown().optional(),
   recipeIngredient: z.unknown().optional(),
   ingredients: z.unknown().optional(),
+  recipeInstructions: z.unknown().optional(),
 });
 
 const clean = (value: string) =>
@@ -30,11 +33,16 @@ const clean = (value: string) =>
     .replace(/\s+/g, ' ')
     .trim();
 
-/** "4", 4, ["4", "4 servings"] or "Serves 4–6": the first number, 1–500. */
+/** A quantity as schema.org writes one beside a bare number or text. */
+const quantitySchema = z.looseObject({ value: text.optional(), minValue: text.optional() });
+
+/** "4", 4, ["4", "4 servings"], { value: 4 } or "Serves 4–6": the first number, 1–500. */
 function portionsOf(value: unknown): number | null {
-  const words = (Array.isArray(value) ? value : [value]).map((each) =>
-    typeof each === 'string' || typeof each === 'number' ? String(each) : '',
-  );
+  const words = (Array.isArray(value) ? value : [value]).map((each: unknown) => {
+    if (typeof each === 'string' || typeof each === 'number') return String(each);
+    const quantity = quantitySchema.safeParse(each).data;
+    return quantity?.value ?? quantity?.minValue ?? '';
+  });
   for (const word of words) {
     const number = Number(/\d+(\.\d+)?/.exec(word)?.[0] ?? NaN);
     if (number >= 1 && number <= 500) return number;
@@ -46,6 +54,25 @@ function linesOf(value: unknown): string[] {
   const all = Array.isArray(value) ? value : typeof value === 'string' ? value.split(/\r?\n/) : [];
   return all.flatMap((each: unknown) => (typeof each === 'string' ? [clean(each)] : [])).filter(Boolean);
 }
+
+/** Steps as text, a list of texts, or schema.org's steps within sections. */
+function stepsOf(value: unknown, depth = 0): string[] {
+  if (depth > 4) return [];
+  if (typeof value === 'string')
+    return value
+      .replace(/<\/(?:p|li|div)>|<br\s*\/?>/gi, '\n')
+      .split(/\r?\n/)
+      .map(clean)
+      .filter(Boolean);
+  if (Array.isArray(value)) return value.flatMap((each: unknown) => stepsOf(each, depth + 1));
+  const step = stepSchema.safeParse(value).data;
+  return step ? stepsOf(step.itemListElement ?? step.text ?? step.name, depth + 1) : [];
+}
+const stepSchema = z.looseObject({
+  text: z.unknown().optional(),
+  name: z.unknown().optional(),
+  itemListElement: z.unknown().optional(),
+});
 
 const isRecipe = (type: unknown): boolean =>
   Array.isArray(type) ? type.some(isRecipe) : typeof type === 'string' && /(^|[/#:])Recipe$/i.test(type);
@@ -59,6 +86,7 @@ function findRecipe(value: unknown, depth = 0): RecipeText | null {
       name: node.name ? clean(node.name) : null,
       portions: portionsOf(node.recipeYield ?? node.yield),
       lines: linesOf(node.recipeIngredient ?? node.ingredients),
+      steps: stepsOf(node.recipeInstructions),
     };
   }
   for (const inner of Object.values(value)) {
@@ -68,32 +96,90 @@ function findRecipe(value: unknown, depth = 0): RecipeText | null {
   return null;
 }
 
-function fromHtml(source: string): RecipeText {
-  const scripts = parse(source, { blockTextElements: { script: true } }).querySelectorAll('script');
-  for (const script of scripts) {
-    if (!/ld\+json/i.test(script.getAttribute('type') ?? '')) continue;
+/** The scripts of linked data in a page, whatever else is broken in it. */
+const LINKED_DATA = /<script\b[^>]*ld\+json[^>]*>([\s\S]*?)(?:<\/script|$)/gi;
+
+/** JSON as pages often break it: comments round it, bare line ends within strings, a comma too many. */
+const mended = (json: string): string =>
+  json
+    .replace(/^\s*(?:<!--|\/\*\s*<!\[CDATA\[\s*\*\/|<!\[CDATA\[)|(?:-->|\/\*\s*\]\]>\s*\*\/|\]\]>)\s*$/g, '')
+    .replace(/"(?:[^"\\]|\\.)*"/g, (quoted) => quoted.replace(/[\r\n\t]+/g, ' '))
+    .replace(/,(\s*[}\]])/g, '$1')
+    .replace(/;\s*$/, '')
+    .trim();
+
+function jsonOf(source: string): unknown {
+  for (const text of [source.trim(), mended(source)])
     try {
-      const found = findRecipe(parseJson(script.rawText.trim()));
-      if (found) return found;
+      return parseJson(text);
     } catch (error) {
       if (!(error instanceof FaultyInput)) throw error;
     }
+  return null;
+}
+
+/** A recipe marked up in the page itself, as microdata or RDFa. */
+function fromMarkup(source: string): RecipeText | null {
+  const page = parse(source);
+  const [root] = [
+    ...page.querySelectorAll('[itemtype*="schema.org/Recipe"]'),
+    ...page.querySelectorAll('[typeof*="Recipe"]'),
+  ];
+  if (!root) return null;
+  const all = (...names: string[]) =>
+    names.flatMap((name) => [
+      ...root.querySelectorAll(`[itemprop~="${name}"]`),
+      ...root.querySelectorAll(`[property~="${name}"]`),
+      ...root.querySelectorAll(`[property~="schema:${name}"]`),
+    ]);
+  const said = (
+    element: (typeof page)['childNodes'][number] & { getAttribute?: (name: string) => string | undefined },
+  ) => clean(element.getAttribute?.('content') ?? element.innerText);
+  const first = (...names: string[]) =>
+    all(...names)
+      .map(said)
+      .find(Boolean) ?? null;
+  return {
+    name: first('name'),
+    portions: portionsOf(first('recipeYield', 'yield')),
+    lines: all('recipeIngredient', 'ingredients').map(said).filter(Boolean),
+    steps: all('recipeInstructions').flatMap((each) => stepsOf(each.innerHTML)),
+  };
+}
+
+function fromHtml(source: string): RecipeText {
+  for (const [, script = ''] of source.matchAll(LINKED_DATA)) {
+    const found = findRecipe(jsonOf(script));
+    if (found) return found;
   }
+  const marked = fromMarkup(source);
+  if (marked && marked.lines.length > 0) return marked;
   throw new FaultyInput([
     { path: 'file', message: 'is a page without a schema.org Recipe in it; paste the ingredient lines instead' },
   ]);
 }
+
+/** What stands over the method in a plain text. */
+const METHOD = /^(?:method|instructions|directions|preparation|steps|how to make it)\s*:?$/i;
 
 /** Plain lines: a first line without a quantity that is followed by others is not taken for a name; every line is read. */
 function fromPlain(source: string): RecipeText {
   const serves = /\b(?:serves|servings?|portions?|makes|for)\s*:?\s*(\d+)/i.exec(
     source.split(/\r?\n/).find((l) => /^(serves|servings?|portions?|makes)\b/i.test(l.trim())) ?? '',
   );
+  const all = source.split(/\r?\n/);
+  const at = all.findIndex((line) => METHOD.test(line.trim()));
   return {
     name: null,
     portions: serves ? portionsOf(serves[1]) : null,
-    lines: source
-      .split(/\r?\n/)
+    steps:
+      at < 0
+        ? []
+        : all
+            .slice(at + 1)
+            .map(clean)
+            .filter(Boolean),
+    lines: (at < 0 ? all : all.slice(0, at))
       .map(clean)
       .filter((line) => line !== '' && !/^(serves|servings?|portions?|makes)\b[^a-z]*\d+[^a-z]*$/i.test(line)),
   };

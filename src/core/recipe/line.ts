@@ -1,9 +1,10 @@
 import { parseIngredient } from 'parse-ingredient';
 import type { Task } from '../cutting/task';
 import { ALIKE, readCut, WITHOUT_KNIFE } from './cuts';
-import { findFood, type Lexicon } from './foods';
+import { findFood, type Food, type Lexicon } from './foods';
+import { plainFigures } from './numbers';
 import { plain, singular, tokens } from './text';
-import { amountOf, measure } from './units';
+import { amountOf, measure, sumOf, type Measure } from './units';
 
 /** One line of a recipe as it was understood. */
 export interface RecipeLine {
@@ -12,7 +13,8 @@ export interface RecipeLine {
   unit: string | null;
   food: string | null;
   cut: string | null;
-  tasks: { id: string; amount: number }[];
+  /** `standsFor`: the food has no task of its own; the nearest one stands for it, counted by size. */
+  tasks: { id: string; amount: number; standsFor?: string }[];
 }
 
 const NUMBER_WORDS: Record<string, number> = {
@@ -84,8 +86,7 @@ const SIZED_UNIT =
 
 /** Tidies what the ingredient parser stumbles over: "about", number words, joined units, a second measure after a slash. */
 function tidy(source: string): string {
-  let text = source
-    .normalize('NFC')
+  let text = plainFigures(source.normalize('NFC'))
     .replace(/^[\s•*·▢☐\-–—]+(?=\D|\d)/u, '')
     .replace(/[‐‑‒–—]/g, '-')
     .replace(/\s+/g, ' ')
@@ -152,7 +153,22 @@ interface Measured {
   rest: string;
 }
 
+const MEASURE = String.raw`\d[\d./ ]*\s?(?:cups?|tablespoons?|tbsps?|teaspoons?|tsps?|ml|l|g|kg|oz|ounces?|lbs?|pounds?|pints?)`;
+/** "2 cups + 2 tablespoons flour": two measures of one food. */
+const TWO_MEASURES = new RegExp(`^(${MEASURE})\\.? ?(?:\\+|plus|and|&) ?(${MEASURE})\\b\\.? (.*)$`, 'i');
+
+/** A quantity with its unit; two measures of one food are added in the unit of the first. */
 function measured(text: string): Measured {
+  const [, one, other, food] = TWO_MEASURES.exec(text) ?? [];
+  if (one && other && food) {
+    const [first, second] = [oneMeasure(`${one} ${food}`), oneMeasure(`${other} ${food}`)];
+    const quantity = sumOf(first, second);
+    if (quantity !== null) return { ...first, quantity };
+  }
+  return oneMeasure(text);
+}
+
+function oneMeasure(text: string): Measured {
   const [parsed] = parseIngredient(bracketed(text));
   if (!parsed) return { quantity: null, unit: null, rest: text };
   const { quantity, quantity2 } = parsed;
@@ -194,7 +210,7 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
   const { quantity, unit, rest } = measured(part?.text ?? tidied);
   const found =
     findFood(tokens(headOf(rest)), lexicon) ?? findFood(tokens(rest), lexicon) ?? findFood(tokens(tidied), lexicon);
-  const cut = readCut(rest);
+  const cut = readCut(rest.replace(SOUNDS_CUT, ' '));
   const said = part ? part.cut : cut.said;
   if (!found) {
     const named = plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
@@ -209,10 +225,16 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
     return plainLine;
   const kind = lexicon.classes.get(food.class);
   if (!kind || part || PRESERVED.test(plain(tidied)) || unit === 'can' || unit === 'jar') return plainLine;
+  if (isProduct(rest)) return { ...plainLine, food: productOf(rest), cut: null };
+  if (comesCut(rest, unit, food.class) || isSmall(rest, cut.cut)) return plainLine;
   const amount = measure(quantity, unit, food);
   const add = (id: string | null | undefined) => {
     const task = id ? tasks.get(id) : undefined;
-    return task ? [{ id: task.id, amount: amountOf(task, amount, food) }] : [];
+    if (!task) return [];
+    const stands = standsIn(task, food, lexicon);
+    if (!stands) return [{ id: task.id, amount: amountOf(task, amount, food) }];
+    const bySize: Measure = { grams: amount.grams, pieces: amount.grams / (stands.grams ?? 100) };
+    return [{ id: task.id, amount: amountOf(task, bySize, stands), standsFor: name }];
   };
   const whole = cut.cut === null && unit === null && quantity !== null;
   const main = whole && kind.counted ? kind.counted : taskFor(cut, kind);
@@ -220,6 +242,70 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
   const extra = peel === 'root-peel' || peel === 'fruit-peel' ? add(peel) : [];
   return { ...plainLine, tasks: [...add(main), ...extra] };
 }
+
+/** Names that only sound like cuts. */
+const SOUNDS_CUT =
+  /\b(strip (?:steak|loin)s?|split peas?|cracked (?:wheat|pepper)|potato chips?|chocolate chips?|stock cubes?|sugar cubes?|ice cubes?|fish (?:sticks|fingers)|cinnamon sticks?)\b/gi;
+
+/** What is made of a food and no longer cut like it. */
+const PRODUCT =
+  /\b(relish|starter|powder|flakes?|paste|sauce|ketchup|stock|broth|syrup|jam|jelly|chutney|vinegar|oil|extract|puree|seasoning|mix|mustard|pickles?|salt|crisps?|chips|juice|spread|butter|flour|starch|meal|crumbs?|dressing)$/;
+
+const isProduct = (rest: string): boolean => PRODUCT.test(plain(headOf(rest)).trim());
+const productOf = (rest: string): string => plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
+
+/** Kinds of food that are sold sliced, chopped, stoned or grated. */
+const SOLD_CUT = new Set([
+  'nut',
+  'olive',
+  'dried',
+  'hardcheese',
+  'softcheese',
+  'ham',
+  'slicedham',
+  'bacon',
+  'curedfish',
+  'softbread',
+  'crusty',
+]);
+const CUT_BEFORE =
+  /^(?:[a-z-]+ )*(?:sliced|slivered|flaked|chopped|diced|cubed|shredded|grated|crumbled|pitted|stoned|crushed|julienned)\b/i;
+const PACKED = /\b(bag|packet|bagged|packaged|pre-?(?:cut|sliced|chopped|shredded|diced))\b/i;
+
+/** Whether the food arrives cut: the cut stands before its name where such food is sold so, or it comes in a bag. */
+function comesCut(rest: string, unit: string | null, kind: string): boolean {
+  const head = headOf(rest);
+  // whole nuts are chopped at home, and bought sliced
+  if (kind === 'nut' && /\bchopped\b/i.test(head)) return false;
+  if (/^lardons?$/i.test(head.trim())) return true;
+  const before = CUT_BEFORE.test(head);
+  if (before && /^(?:[a-z-]+ )*crushed\b/i.test(headOf(rest)) && kind !== 'garlic') return true;
+  return before && (SOLD_CUT.has(kind) || unit === 'bag' || unit === 'packet' || PACKED.test(rest));
+}
+
+/** Small things that go in whole unless a cut is named. */
+const SMALL = /\b(leaf|leaves)\b|\b(grape|cherry|baby|new|pearl|cocktail|mini)\b/i;
+const isSmall = (rest: string, cut: string | null): boolean =>
+  cut === null && SMALL.test(headOf(rest)) && !/\b(lettuce|cabbage|chard|kale|spinach|collard)\b/i.test(rest);
+
+/** The food a task is named for, where that is another than the one at hand; null where the task is its own. */
+function standsIn(task: Task, food: Food, lexicon: Lexicon): Food | null {
+  const named = findFood(tokens(task.name), lexicon);
+  if (!named || named.food === food || named.food.class === food.class) return null;
+  return STANDS_FOR.has(food.class) ? named.food : null;
+}
+/** Kinds of food without a task of their own. */
+const STANDS_FOR = new Set([
+  'banana',
+  'radish',
+  'daikon',
+  'parsnip',
+  'asparagus',
+  'beanpod',
+  'aubergine',
+  'lemongrass',
+  'kiwi',
+]);
 
 /** The task a cut of a food comes to; null where no knife is needed. */
 function taskFor(

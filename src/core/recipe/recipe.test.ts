@@ -5,6 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { lexicon } from '../../../data/foods';
 import { reference } from '../../../data/reference';
 import { FaultyInput } from '../formats/faults';
+import { textOf } from './bytes';
 import { findFood } from './foods';
 import { readLine } from './line';
 import { readRecipe } from './recipe';
@@ -83,7 +84,8 @@ describe('words on both sides of the ocean, and their plurals', () => {
     ['3 beetroots, sliced', '3 beets, sliced'],
     ['1 red pepper, in strips', '1 red bell pepper, in strips'],
   ])('%s as %s', (british, american) => {
-    expect(read(british)?.tasks).toEqual(read(american)?.tasks);
+    const work = (line: string) => read(line)?.tasks.map(({ id, amount }) => ({ id, amount }));
+    expect(work(british)).toEqual(work(american));
     expect(taskOf(british)).not.toBe('-');
   });
 
@@ -113,7 +115,178 @@ describe('words on both sides of the ocean, and their plurals', () => {
   });
 });
 
+describe('figures as people write them', () => {
+  test.each<[string, number | null, string | null]>([
+    ['1,5 kg potatoes', 1.5, 'kilogram'],
+    ['0,25 l cream', 0.25, 'liter'],
+    ['1,000 g potatoes', 1000, 'gram'],
+    ['1.000 g flour', 1000, 'gram'],
+    ['1\u202f000 g flour', 1000, 'gram'],
+    ['three-quarters of a cup chopped parsley', 0.75, 'cup'],
+    ['two-thirds cup diced onion', 0.67, 'cup'],
+    ['2 cups + 2 tablespoons flour', 2.125, 'cup'],
+    ['1 kg plus 200 g carrots', 1.2, 'kilogram'],
+    ['1. 2 onions, sliced', 2, null],
+    ['12) 3 carrots, diced', 3, null],
+    ['🧅 2 onions', 2, null],
+    ['1.5 onions', 1.5, null],
+  ])('%s', (line, quantity, unit) => {
+    expect(read(line)?.quantity).toBeCloseTo(quantity ?? NaN, 2);
+    expect(read(line)?.unit).toBe(unit);
+  });
+});
+
+describe('cut or not', () => {
+  test.each([
+    '10 mint leaves',
+    '1 cup grape tomatoes',
+    '500 g new potatoes',
+    '1/2 cup sliced almonds',
+    '1 cup pitted sliced olives',
+    '1 bag shredded cabbage',
+    '500 g minced beef',
+    '1 strip steak',
+    '100 g sourdough starter',
+    '2 tbsp corn relish',
+    '1 clove-studded onion',
+    '1 cup shredded mozzarella',
+    '150 g diced pancetta',
+    '100 g lardons',
+    '1 tsp garlic powder',
+    '1 (14-oz) can diced tomatoes',
+  ])('nothing is cut for %s', (line) => expect(taskOf(line)).toBe('-'));
+
+  test.each([
+    ['12 cherry tomatoes, halved', 'tomato-slice'],
+    ['500 g new potatoes, sliced', 'potato-slice-thin'],
+    ['10 mint leaves, shredded', 'herb-ribbon'],
+    ['6 slices bacon, chopped', 'lardons'],
+    ['100 g chopped walnuts', 'nuts-chop'],
+    ['1 cup chopped onion', 'onion-dice'],
+    ['1 cabbage, shredded', 'cabbage-shred'],
+  ])('%s is: %s', (line, task) => expect(taskOf(line)).toBe(task));
+
+  test('what has no task of its own is told by its stand-in, counted by size and not by pieces', () => {
+    expect(read('2 bananas, sliced')?.tasks).toEqual([{ id: 'cucumber-slice', amount: 0.8, standsFor: 'banana' }]);
+    expect(read('2 cucumbers, sliced')?.tasks).toEqual([{ id: 'cucumber-slice', amount: 2 }]);
+    expect(readRecipe('2 bananas, sliced', lexicon, reference.tasks, 8).lines[0]?.tasks[0]).toMatchObject({
+      amount: 1.6,
+      standsFor: 'banana',
+    });
+  });
+});
+
+describe('the method', () => {
+  const recipe = (ingredients: string[], steps: unknown) =>
+    readRecipe(
+      JSON.stringify({ '@type': 'Recipe', recipeYield: 4, recipeIngredient: ingredients, recipeInstructions: steps }),
+      lexicon,
+      reference.tasks,
+    );
+  const work = (ingredients: string[], steps: unknown) =>
+    recipe(ingredients, steps).lines.map(({ tasks: [first] }) => (first ? `${first.id} ${first.amount}` : '-'));
+
+  test('cuts that the ingredients leave out are taken from the steps, for their amount', () => {
+    expect(
+      work(
+        ['3 onions', '1 kg lamb shoulder', '4 cloves garlic'],
+        'Slice the onions. Cut the lamb into 3 cm cubes and mince the garlic.',
+      ),
+    ).toEqual(['onion-slice 3', 'meat-cube 2', 'garlic-mince 4']);
+    expect(work(['2 carrots'], [{ '@type': 'HowToStep', text: 'Peel the carrots and dice them.' }])).toEqual([
+      'carrot-slice 2',
+    ]);
+    expect(
+      work(
+        ['2 onions'],
+        [
+          {
+            '@type': 'HowToSection',
+            itemListElement: [{ '@type': 'HowToStep', text: '<p>Finely chop the onions</p>' }],
+          },
+        ],
+      ),
+    ).toEqual(['onion-dice 2']);
+  });
+
+  test('a line that names its cut keeps it, and what is merely cooked is not cut', () => {
+    expect(work(['3 onions, diced'], 'Slice the onions thinly.')).toEqual(['onion-dice 3']);
+    expect(work(['10 mint leaves'], 'Cut the heat and scatter the mint over.')).toEqual(['-']);
+    expect(recipe(['3 onions'], 'Slice the onions.').method).toBeUndefined();
+  });
+
+  test('a cut without an object means the food last named; one of no line stands by itself', () => {
+    expect(work(['800 g flank steak'], ['Grill the flank steak. Rest it, then slice across the grain.'])).toEqual(
+      ['steak-slice 0.8'].map(() => expect.stringMatching(/^steak-slice/)),
+    );
+    expect(recipe(['1 l stock'], ['Bring to the boil.', 'Chop a cucumber and add it.']).method).toMatchObject([
+      { step: 2, tasks: [{ id: 'cucumber-slice' }] },
+    ]);
+  });
+
+  test('plain text has its method under a heading', () => {
+    const plainText = readRecipe('2 onions\n1 l stock\nMethod:\nThinly slice the onions.', lexicon, reference.tasks);
+    expect(plainText.lines).toHaveLength(2);
+    expect(plainText.lines[0]?.tasks).toEqual([{ id: 'onion-slice', amount: 2 }]);
+  });
+});
+
+describe('bytes', () => {
+  const words = 'Zwei Äpfel, geschält\n1 onion, diced';
+  const utf16 = (swap: boolean, mark: boolean) => {
+    const units = [...(mark ? '\uFEFF' : ''), ...words].map((c) => c.charCodeAt(0));
+    return new Uint8Array(units.flatMap((unit) => (swap ? [unit >> 8, unit & 255] : [unit & 255, unit >> 8])));
+  };
+  test('UTF-8, UTF-16 with and without its mark, and Latin-1 are the same text; what is no text is refused', () => {
+    expect(textOf(new TextEncoder().encode(words))).toBe(words);
+    for (const swap of [false, true]) for (const mark of [false, true]) expect(textOf(utf16(swap, mark))).toBe(words);
+    expect(textOf(new Uint8Array([...words].map((c) => c.charCodeAt(0))))).toBe(words);
+    expect(() => textOf(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13, 1, 2, 3, 4]))).toThrow(FaultyInput);
+  });
+});
+
 describe('documents', () => {
+  const page = (inside: string) =>
+    readRecipe(`<!doctype html><html><body>${inside}</body></html>`, lexicon, reference.tasks);
+  const lines = (inside: string) => page(inside).lines.map(({ line }) => line);
+
+  test('yields come as number, text or object', () => {
+    const yields = (recipeYield: unknown) =>
+      readRecipe(
+        JSON.stringify({ '@type': 'Recipe', recipeYield, recipeIngredient: ['1 onion, diced'] }),
+        lexicon,
+        reference.tasks,
+      ).portions;
+    expect(
+      [6, '6', '6 servings', { '@type': 'QuantitativeValue', value: 6 }, { value: '6' }, ['6', 'six']].map(yields),
+    ).toEqual([6, 6, 6, 6, 6, 6]);
+  });
+
+  test('recipes marked up in the page are read, as microdata and as RDFa', () => {
+    expect(
+      page(
+        '<div itemscope itemtype="https://schema.org/Recipe"><h1 itemprop="name">Soup</h1><span itemprop="recipeYield">Serves 2</span><ul><li itemprop="recipeIngredient">2 onions, <b>diced</b></li><li itemprop="recipeIngredient">1 l stock</li></ul></div>',
+      ),
+    ).toMatchObject({ name: 'Soup', portions: 2, lines: [{ food: 'onion', tasks: [{ id: 'onion-dice' }] }, {}] });
+    expect(
+      lines(
+        '<div vocab="https://schema.org/" typeof="Recipe"><p property="recipeIngredient">3 carrots, sliced</p></div>',
+      ),
+    ).toEqual(['3 carrots, sliced']);
+  });
+
+  test('linked data is found beside broken scripts, and with the faults pages make', () => {
+    const json = '{"@type":"Recipe","name":"A\nB","recipeIngredient":["2 onions, diced",],}';
+    expect(
+      lines(
+        `<script>if (a < b { </script><script type="application/ld+json">{broken</script><script type="application/ld+json">${json}</script>`,
+      ),
+    ).toEqual(['2 onions, diced']);
+    expect(lines(`<p>unclosed <div><script type='application/ld+json'><!-- ${json} --></script>`)).toEqual([
+      '2 onions, diced',
+    ]);
+  });
+
   const node = {
     '@context': 'https://schema.org',
     '@type': 'Recipe',

@@ -1,7 +1,9 @@
 import type { Task } from '../cutting/task';
 import { readDocument } from './document';
-import type { Lexicon } from './foods';
+import { findFood, type Lexicon } from './foods';
 import { readLine, type RecipeLine } from './line';
+import { orderedIn, type Ordered } from './method';
+import { tokens } from './text';
 
 /** A recipe as it was understood: every line read, or listed among the unread. */
 export interface Recipe {
@@ -11,6 +13,8 @@ export interface Recipe {
   portions: number;
   lines: RecipeLine[];
   unread: string[];
+  /** Cuts the method orders of what stands in no line. */
+  method?: { step: number; text: string; tasks: RecipeLine['tasks'] }[];
 }
 
 /** Portions taken where a recipe does not say. */
@@ -29,7 +33,25 @@ export function readRecipe(
   const document = readDocument(source);
   const own = document.portions ?? USUAL_PORTIONS;
   const wanted = portions ?? own;
-  const read = document.lines.map((line) => ({ line, as: readLine(line, lexicon, tasks) }));
+  const ordered = orderedIn(document.steps, lexicon);
+  const taken = new Set<Ordered>();
+  const read = document.lines.map((line) => {
+    const as = readLine(line, lexicon, tasks);
+    const food = as?.food ? findFood(tokens(as.food), lexicon)?.food : undefined;
+    const alike = ordered.filter((each) => each.food === food);
+    for (const each of alike) taken.add(each);
+    const [first] = alike;
+    // a line that names its own cut keeps it: nothing is counted twice
+    if (!as || !first || as.cut !== null) return { line, as };
+    const again = readLine(`${line}, ${alike.map(({ cut }) => cut).join(', ')}`, lexicon, tasks);
+    return { line, as: again && again.food === as.food ? { ...again, line } : as };
+  });
+  const method = ordered
+    .filter((each) => !taken.has(each))
+    .flatMap(({ step, text, name, cut }) => {
+      const found = readLine(`1 ${name}, ${cut}`, lexicon, tasks)?.tasks ?? [];
+      return found.length > 0 ? [{ step, text, tasks: found }] : [];
+    });
   return {
     format: 'scabbard.recipe',
     version: 1,
@@ -37,6 +59,7 @@ export function readRecipe(
     portions: wanted,
     lines: read.flatMap(({ as }) => (as ? [scaled(as, wanted / own)] : [])),
     unread: read.flatMap(({ line, as }) => (as ? [] : [line])),
+    ...(method.length > 0 ? { method } : {}),
   };
 }
 
@@ -45,6 +68,6 @@ function scaled(line: RecipeLine, by: number): RecipeLine {
   return {
     ...line,
     quantity: line.quantity === null ? null : times(line.quantity),
-    tasks: line.tasks.map(({ id, amount }) => ({ id, amount: Math.max(0.01, times(amount)) })),
+    tasks: line.tasks.map((task) => ({ ...task, amount: Math.max(0.01, times(task.amount)) })),
   };
 }

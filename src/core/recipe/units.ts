@@ -60,6 +60,21 @@ export function measure(quantity: number | null, unit: string | null, food: Food
   return byPieces(count * (PIECES[unit] ?? 1));
 }
 
+interface Quantity {
+  quantity: number | null;
+  unit: string | null;
+}
+
+/** Two measures of one food in the unit of the first; null where they cannot be added. */
+export function sumOf(one: Quantity, other: Quantity): number | null {
+  for (const units of [GRAMS, MILLILITRES]) {
+    const [a, b] = [units[one.unit ?? ''], units[other.unit ?? '']];
+    if (a !== undefined && b !== undefined && one.quantity !== null && other.quantity !== null)
+      return one.quantity + (other.quantity * b) / a;
+  }
+  return null;
+}
+
 /** Amount of a task, in its own unit, for so much of a food; two decimals. */
 export function amountOf(task: Task, { pieces, grams }: Measure, food: Food): number {
   const [, number, noun = ''] = /^(?:(\d+(?:\.\d+)?)\s*)?(.*)$/.exec(task.unit) ?? [];

@@ -10,6 +10,8 @@ import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { dishId, keepDish, tasksOf } from './dishEdits';
 import { TaskSelect } from './TaskSelect';
+import { FaultyInput } from '../../core/formats/faults';
+import { textOf } from '../../core/recipe/bytes';
 
 interface Reading {
   name: string;
@@ -57,15 +59,30 @@ export function RecipePanel({
     }
     const { recipe } = answer;
     setFault(null);
-    setReading({ name: recipe.name ?? '', portions: recipe.portions, lines: recipe.lines, unread: recipe.unread });
+    const { name, portions, lines, unread, method = [] } = recipe;
+    // what the method cuts of no line stands behind the lines
+    const ordered = method.map(({ text: line, tasks }) => ({
+      line,
+      quantity: null,
+      unit: null,
+      food: null,
+      cut: null,
+      tasks,
+    }));
+    setReading({ name: name ?? '', portions, lines: [...lines, ...ordered], unread });
   };
   const drop = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST_BYTES) setFault(`${file.name} is larger than 2 MB; a recipe is smaller than that`);
     else {
-      const source = await file.text();
-      setText(source);
-      await read(source);
+      try {
+        const source = textOf(new Uint8Array(await file.arrayBuffer()));
+        setText(source);
+        await read(source);
+      } catch (error) {
+        if (!(error instanceof FaultyInput)) throw error;
+        setFault(`${file.name} ${error.faults[0]?.message ?? 'could not be read'}`);
+      }
     }
   };
   const keep = () => {
@@ -157,6 +174,7 @@ function Review({
                 {line.line}
                 <small>
                   {[line.quantity, line.unit, line.food, line.cut].filter((part) => part !== null).join(' · ')}
+                  {first?.standsFor && ` · counted as the nearest task, by size`}
                   {line.tasks.length > 1 &&
                     ` · also ${line.tasks
                       .slice(1)

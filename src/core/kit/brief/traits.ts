@@ -12,8 +12,8 @@ interface Trait {
   as: (blade: BladeModel, value: string, hand: 'left' | 'right') => Partial<BladeModel>;
 }
 
-const plain = <K extends keyof BladeModel>(
-  key: K,
+const plain = (
+  key: keyof BladeModel,
   name: string,
   told: Record<string, string>,
   values: readonly string[] = Object.keys(told),
