@@ -19,6 +19,7 @@ const PICTURES = [
   { name: 'start', view: WIDE },
   { name: 'roll', view: WIDE, sample: 'Saltstair' },
   { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
+  { name: 'brief', view: NARROW, sample: 'Millrace', act: openBrief },
   { name: 'roll-dark', view: WIDE, sample: 'Alder', dark: true },
   { name: 'cooks', view: WIDE, sample: 'Millrace', act: openPage('cooks', 'svg[aria-label^="Drawn to scale"]') },
   { name: 'cutting', view: WIDE, sample: 'Millrace', act: openPage('cutting', '#load') },
@@ -51,6 +52,16 @@ async function openReason(page) {
   await page.$eval('section[aria-labelledby="story"]', (e) =>
     scrollTo(0, e.getBoundingClientRect().top + scrollY - 300),
   );
+}
+
+async function openBrief(page) {
+  await page.click('[data-pocket="1"]');
+  const ask = await page.waitForSelector('xpath///button[.//span[text()="What to look for"]]');
+  await ask.evaluate((e) => e.scrollIntoView({ block: 'center' }));
+  await ask.click();
+  await page.waitForSelector('[aria-labelledby="shop"] svg');
+  await page.$eval('#shop', (e) => e.scrollIntoView());
+  await new Promise((resolve) => setTimeout(resolve, 600));
 }
 
 /** Goes to another page of the kitchen and waits for what it shows. */

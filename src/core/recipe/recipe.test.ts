@@ -216,9 +216,9 @@ describe('the method', () => {
   });
 
   test('a cut without an object means the food last named; one of no line stands by itself', () => {
-    expect(work(['800 g flank steak'], ['Grill the flank steak. Rest it, then slice across the grain.'])).toEqual(
-      ['steak-slice 0.8'].map(() => expect.stringMatching(/^steak-slice/)),
-    );
+    expect(work(['800 g flank steak'], ['Grill the flank steak. Rest it, then slice across the grain.'])).toEqual([
+      'steak-slice 3.64',
+    ]);
     expect(recipe(['1 l stock'], ['Bring to the boil.', 'Chop a cucumber and add it.']).method).toMatchObject([
       { step: 2, tasks: [{ id: 'cucumber-slice' }] },
     ]);
@@ -234,13 +234,13 @@ describe('the method', () => {
 describe('bytes', () => {
   const words = 'Zwei Äpfel, geschält\n1 onion, diced';
   const utf16 = (swap: boolean, mark: boolean) => {
-    const units = [...(mark ? '\uFEFF' : ''), ...words].map((c) => c.charCodeAt(0));
+    const units = Array.from(`${mark ? '\uFEFF' : ''}${words}`, (c) => c.charCodeAt(0));
     return new Uint8Array(units.flatMap((unit) => (swap ? [unit >> 8, unit & 255] : [unit & 255, unit >> 8])));
   };
   test('UTF-8, UTF-16 with and without its mark, and Latin-1 are the same text; what is no text is refused', () => {
     expect(textOf(new TextEncoder().encode(words))).toBe(words);
     for (const swap of [false, true]) for (const mark of [false, true]) expect(textOf(utf16(swap, mark))).toBe(words);
-    expect(textOf(new Uint8Array([...words].map((c) => c.charCodeAt(0))))).toBe(words);
+    expect(textOf(new Uint8Array(Array.from(words, (c) => c.charCodeAt(0))))).toBe(words);
     expect(() => textOf(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13, 1, 2, 3, 4]))).toThrow(FaultyInput);
   });
 });
