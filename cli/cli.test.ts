@@ -98,6 +98,22 @@ test('brief prints what to look for, the same each time, and refuses what it can
   expect(refused.stderr).toContain('version: 2 is not 1');
 });
 
+test('plan --prices tells how dear each purchase may be, as its brief does', () => {
+  const schema = z.object({
+    steps: z.array(z.object({ action: z.string(), price: z.number(), walkAwayPrice: z.number().nullable() })),
+  });
+  const priced = parsed(schema, command('plan', [sample('millrace-flat'), '--prices']).stdout);
+  const briefs = z.object({ steps: z.array(z.object({ priceUpTo: z.number() })) });
+  const bought = priced.steps.filter(({ action }) => action === 'buy');
+  expect(bought.map((step) => step.walkAwayPrice)).toEqual(
+    parsed(briefs, command('brief', [sample('millrace-flat')]).stdout).steps.map((step) => step.priceUpTo),
+  );
+  expect(priced.steps.filter(({ action }) => action !== 'buy').every((step) => step.walkAwayPrice === null)).toBe(true);
+  expect(
+    parsed(schema, command('plan', [sample('millrace-flat')]).stdout).steps.every((s) => s.walkAwayPrice === null),
+  ).toBe(true);
+});
+
 test('fit prints scores with their parts for what was asked', () => {
   const cells = parsed(
     z.array(

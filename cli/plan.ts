@@ -4,6 +4,7 @@ import { readCatalogue } from '../src/core/formats/catalogueFile';
 import { FaultyInput, shown } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../src/core/formats/kitchenWords';
+import { withPrices } from '../src/core/kit/brief/brief';
 import { planKitchen } from '../src/core/kit/plan/planKitchen';
 import { readArguments, readInput, run } from './input';
 
@@ -13,13 +14,19 @@ const PERTURBED = 16;
 const isSchool = (id: string): id is (typeof SCHOOL_IDS)[number] => SCHOOL_IDS.some((school) => school === id);
 
 run(() => {
-  const { file, options } = readArguments(process.argv.slice(2), ['catalogue', 'school']);
+  const argv = process.argv.slice(2);
+  const { file, options } = readArguments(
+    argv.filter((word) => word !== '--prices'),
+    ['catalogue', 'school'],
+  );
   const { catalogue, school } = options;
   if (school !== undefined && !isSchool(school))
     throw new FaultyInput([{ path: '--school', message: `${shown(school)} is not one of ${SCHOOL_IDS.join(', ')}` }]);
   const models = catalogue
     ? readCatalogue(readInput(catalogue), catalogue.toLowerCase().endsWith('.csv') ? 'csv' : 'json', reference)
     : shippedModels;
-  const plan = planKitchen(readKitchenText(readInput(file)), reference, models, { school, perturbed: PERTURBED });
-  return `${JSON.stringify(plan, null, 2)}\n`;
+  const kitchen = readKitchenText(readInput(file));
+  const plan = planKitchen(kitchen, reference, models, { school, perturbed: PERTURBED });
+  const told = argv.includes('--prices') ? withPrices(plan, kitchen, reference, models, school) : plan;
+  return `${JSON.stringify(told, null, 2)}\n`;
 });

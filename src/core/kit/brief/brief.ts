@@ -6,6 +6,7 @@ import { toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
 import type { Candidate } from '../candidates/candidate';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
+import type { SchoolId } from '../context/schools';
 import { stepsOf } from '../plan/plan';
 import { planProven, type Planned } from '../plan/planKitchen';
 import { toTheEnd } from '../search/sizes';
@@ -107,6 +108,26 @@ export function* briefing(
 /** Steps with a knife to buy; of a knife bought twice one. */
 export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
   steps.filter((step, at) => step.action === 'buy' && steps.findIndex(({ model }) => model === step.model) === at);
+
+/** A plan of a kitchen with the walk-away price of every purchase. Throws FaultyInput when the file names something unknown. */
+export function withPrices(
+  plan: Plan,
+  file: KitchenFile,
+  reference: Reference,
+  models: readonly BladeModel[],
+  school?: SchoolId,
+): Plan {
+  const context = preparePlanning(file, reference, models, school);
+  const planned = planProven(context);
+  const prices = new Map(
+    briefedSteps(plan).map((step) => [step.model, toTheEnd(walkAway(context, planned, step)).priceUpTo]),
+  );
+  const steps = plan.steps.map((step) => ({
+    ...step,
+    walkAwayPrice: step.action === 'buy' ? (prices.get(step.model) ?? null) : null,
+  }));
+  return { ...plan, steps };
+}
 
 /**
  * What to look for in any shop for every knife a kitchen's plan buys: shipped models are examples to plan with, their briefs fit any knife. Throws

@@ -1,0 +1,52 @@
+import { expect, test } from 'vitest';
+import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
+import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+
+const browser = await testBrowser();
+
+test('the first minute: a kit in a sentence, the money asked, one question more; inches chosen, shown and typed', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Start my kitchen');
+  await settled(page);
+  const url = page.url();
+  const file = async () =>
+    kitchenFileSchema.parse(
+      await page.evaluate(
+        async (at) => (await fetch(at)).json() as Promise<unknown>,
+        `/api${new URL(url).pathname}/file`,
+      ),
+    );
+  expect(await textOf(page, 'main')).toMatch(/knives, the [a-z’' ]+ first: \d+% of your cutting done well for €\d/);
+  await (
+    await page.waitForSelector('xpath///*[@aria-label="What may the kit cost?"]//button[contains(., "€120")]')
+  )?.click();
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('What do you cook most?'));
+  await settled(page);
+  expect((await file()).budget?.total).toBe(120);
+
+  await page.click('[aria-label^="mm: show inches"]');
+  await page.waitForFunction(() => / in\b/.test(document.querySelector('[data-pocket="1"]')?.textContent ?? ''));
+  await page.goto(`${url}/cooks`);
+  const field = await page.waitForSelector(
+    'xpath///label[contains(., "Wrist crease to middle fingertip, inches")]/following::input[1]',
+  );
+  await field?.click({ count: 3 });
+  await page.keyboard.type('7.5');
+  await page.waitForFunction(() => document.body.textContent?.includes('A hand of 7.5 in'));
+  // 7.5 inches are 190.5 mm
+  await expect
+    .poll(async () => (await file()).cooks?.[0]?.handLengthMm, { timeout: 5000 })
+    .toSatisfy((mm: number) => mm === 190 || mm === 191);
+
+  await page.goto(`${address}/help`);
+  await page.waitForSelector('[role="search"] input');
+  const topics = () => page.$$eval('main [data-topic]', (all) => all.filter((e) => e.checkVisibility()).length);
+  const all = await topics();
+  await page.type('[role="search"] input', 'recovery code');
+  expect(await topics()).toBe(1);
+  await page.$eval('[role="search"] input', (e) => e instanceof HTMLInputElement && e.select());
+  await page.keyboard.press('Backspace');
+  expect(await topics()).toBe(all);
+  expect(errors).toEqual([]);
+});
