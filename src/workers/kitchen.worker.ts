@@ -37,6 +37,8 @@ function breathe(): Promise<void> {
     port2.postMessage(null);
   });
 }
+/** A rest, for what may take its time: the page comes first. */
+const rest = () => new Promise<void>((resolve) => setTimeout(resolve, 4));
 const newest = new Newest(breathe);
 
 /** Parts of the work that only some views ask for come when they are asked for. */
@@ -132,6 +134,7 @@ const kitchenWorker = {
     await newest.run(
       again(),
       (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
+      rest,
     );
   },
 

@@ -22,11 +22,14 @@ export class Newest {
     return id === this.current;
   }
 
-  /** Runs slices of work for the question that stands, telling each. What they come to, or null when a newer question has come. */
-  async run<T, R>(work: Generator<T, R>, tell?: (part: T) => unknown): Promise<R | null> {
+  /**
+   * Runs slices of work for the question that stands, telling each; `breathe`: another breath between them. What they come to, or null when a newer
+   * question has come.
+   */
+  async run<T, R>(work: Generator<T, R>, tell?: (part: T) => unknown, breathe = this.breathe): Promise<R | null> {
     const mine = this.current;
     for (;;) {
-      await this.breathe();
+      await breathe();
       if (!this.isStanding(mine)) return null;
       const next = work.next();
       if (next.done) return next.value;
