@@ -28,13 +28,14 @@ interface Props {
 /** The step as it can be bought anywhere: what to look for, what it may cost, and a knife on the shelf judged. */
 export default function InAnyShop(props: Props) {
   const { step, plan, ready, worker, catalogue } = props;
-  const [brief, setBrief] = useState<StepBrief | 'working' | null>(null);
+  const [brief, setBrief] = useState<StepBrief | 'working' | 'stopped' | null>(null);
   const [open, setOpen] = useState(false);
-  const ask = () => {
-    setOpen((on) => !on);
-    if (brief !== null) return;
+  const turn = () => {
+    setOpen(!open);
+    if (open || (brief !== null && brief !== 'stopped')) return;
     setBrief('working');
-    void worker.brief(plan, step.order).then(setBrief);
+    const stopped = () => setBrief('stopped');
+    worker.brief(plan, step.order).then((found) => (found ? setBrief(found) : stopped()), stopped);
   };
   const pick = catalogue.get(step.model ?? '');
   return (
@@ -43,14 +44,14 @@ export default function InAnyShop(props: Props) {
       <p className="faded">
         This knife is an example to plan with. Any knife within the brief does the same work here.
       </p>
-      <Button variant="default" size="sm" aria-expanded={open} disabled={!ready} onClick={ask}>
+      <Button variant="default" size="sm" aria-expanded={open} disabled={!ready} onClick={turn}>
         {open ? 'Fold the brief' : 'What to look for'}
       </Button>
       {open && brief === 'working' && (
         <Working onStop={() => void worker.stop()}>Trying other knives and prices in its place</Working>
       )}
-      {open && brief === null && <p>Stopped. Open it again to go on.</p>}
-      {open && brief !== null && brief !== 'working' && (
+      {open && brief === 'stopped' && <p>Not worked out to its end. Fold it and open it again to go on.</p>}
+      {open && brief !== null && typeof brief !== 'string' && (
         <>
           <Brief brief={brief} pick={pick} currency={plan.currency} />
           <OnTheShelf {...props} brief={brief} />

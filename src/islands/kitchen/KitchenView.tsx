@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
 import { useMediaQuery } from '@mantine/hooks';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
@@ -10,6 +10,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
+import { lazily } from '../shared/lazily';
 import { Working } from '../shared/Working';
 import { CoverageBar } from './CoverageBar';
 import layout from '../shared/AsideLayout.module.css';
@@ -19,12 +20,12 @@ import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { WhenSeen } from './WhenSeen';
 
-const CoverageStrip = lazy(() => import('./CoverageStrip'));
-const StepStory = lazy(() => import('./StepStory'));
-const BesidesThePlan = lazy(() => import('./BesidesThePlan'));
-const Locks = lazy(() => import('./Locks'));
-const Arrange = lazy(() => import('./Arrange'));
-const MoneyPanel = lazy(() => import('./MoneyPanel'));
+const CoverageStrip = lazily(() => import('./CoverageStrip'));
+const StepStory = lazily(() => import('./StepStory'));
+const BesidesThePlan = lazily(() => import('./BesidesThePlan'));
+const Locks = lazily(() => import('./Locks'));
+const Arrange = lazily(() => import('./Arrange'), <p className="faded">One moment…</p>);
+const MoneyPanel = lazily(() => import('./MoneyPanel'), <p className="faded">One moment…</p>);
 
 /** One kitchen: the questions on the left, the roll that answers them on the right. */
 export default function KitchenView({ stored }: { stored: StoredKitchen }) {
@@ -153,22 +154,20 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   useEscape(step !== null, close);
   const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
   const story = answer && step && (
-    <Suspense fallback={null}>
-      <StepStory
-        key={open}
-        step={step}
-        sure={sure}
-        currency={answer.plan.currency}
-        catalogue={catalogue}
-        worker={worker}
-        plan={answer.plan}
-        ready={answer.final}
-        update={update}
-        onCatalogue={reload}
-        onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
-        onClose={close}
-      />
-    </Suspense>
+    <StepStory
+      key={open}
+      step={step}
+      sure={sure}
+      currency={answer.plan.currency}
+      catalogue={catalogue}
+      worker={worker}
+      plan={answer.plan}
+      ready={answer.final}
+      update={update}
+      onCatalogue={reload}
+      onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
+      onClose={close}
+    />
   );
 
   return (
@@ -203,19 +202,13 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
                 <Next id={id} kitchen={kitchen} update={update} />
               </div>
               {isArgued(kitchen) && (
-                <Suspense fallback={null}>
-                  <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
-                </Suspense>
+                <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
               )}
               <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
                 {arranging ? 'Done arranging' : 'Order and locks'}
               </Button>
             </div>
-            {arranging && (
-              <Suspense fallback={<p className="faded">One moment…</p>}>
-                <Arrange plan={answer.plan} must={kitchen.limits?.must ?? []} update={update} />
-              </Suspense>
-            )}
+            {arranging && <Arrange plan={answer.plan} must={kitchen.limits?.must ?? []} update={update} />}
             <Roll
               plan={answer.plan}
               owned={answer.owned}
@@ -228,26 +221,20 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
             <Copies plan={answer.plan} />
             {!beside && story}
             <WhenSeen label="What each knife serves" least={190} ready={answer.final}>
-              <Suspense fallback={null}>
-                <CoverageStrip
-                  served={answer.served}
-                  plan={answer.plan}
-                  ownedFile={kitchen.owned ?? []}
-                  models={catalogue}
-                  onOpen={openAt}
-                />
-              </Suspense>
+              <CoverageStrip
+                served={answer.served}
+                plan={answer.plan}
+                ownedFile={kitchen.owned ?? []}
+                models={catalogue}
+                onOpen={openAt}
+              />
             </WhenSeen>
             <WhenSeen label="Beside the plan" least={320} ready={answer.final}>
-              <Suspense fallback={null}>
-                <BesidesThePlan plan={answer.plan} />
-              </Suspense>
+              <BesidesThePlan plan={answer.plan} />
             </WhenSeen>
             <WhenSeen label="What other money would buy" least={360} ready={answer.final}>
               <h2>What other money would buy</h2>
-              <Suspense fallback={<p className="faded">One moment…</p>}>
-                <MoneyPanel plan={answer.plan} final={answer.final} worker={worker} />
-              </Suspense>
+              <MoneyPanel plan={answer.plan} final={answer.final} worker={worker} />
             </WhenSeen>
           </>
         ) : (

@@ -79,7 +79,10 @@ export function OnTheShelf({ step, plan, brief, worker, catalogue, update, onCat
       className={css.shelf}
       onSubmit={(e) => {
         e.preventDefault();
-        void worker.judge(plan, brief, { type, text, lengthMm, price }).then(setVerdict);
+        setTrouble(null);
+        worker
+          .judge(plan, brief, { type, text, lengthMm, price })
+          .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'));
       }}
     >
       <h4>A knife on the shelf</h4>

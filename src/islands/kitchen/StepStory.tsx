@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { Button } from '@mantine/core';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/score';
@@ -10,12 +10,13 @@ import { bought, demanded, excluded, givenAway, putRight, served, swapped } from
 import type { Update } from '../shared/useKitchen';
 import type { Sure } from '../shared/usePlanner';
 import { robustnessWord } from '../../core/kit/robustness/robustnessWord';
+import { lazily } from '../shared/lazily';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
 import { useLengths } from '../shared/units';
 
-const InAnyShop = lazy(() => import('./InAnyShop'));
+const InAnyShop = lazily(() => import('./InAnyShop'));
 
 interface Props {
   step: PlanStep;
@@ -273,12 +274,10 @@ export default function StepStory({
         )}
       </div>
       {step.action === 'buy' && (
-        <Suspense fallback={null}>
-          <InAnyShop
-            key={`${step.model ?? ''} ${plan.spent}`}
-            {...{ step, plan, ready, worker, catalogue, update, onCatalogue }}
-          />
-        </Suspense>
+        <InAnyShop
+          key={`${step.model ?? ''} ${plan.spent}`}
+          {...{ step, plan, ready, worker, catalogue, update, onCatalogue }}
+        />
       )}
     </section>
   );

@@ -1,14 +1,17 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
 import { Section } from '../../shared/Field';
+import { lazily } from '../../shared/lazily';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { cookingSaid, cookSaid, drawerSaid, isNew, moneySaid } from './said';
 
+const ONE_MOMENT = <p className="faded">One moment…</p>;
+
 // the fields of a part come when it is unfolded
-const CookQuestions = lazy(() => import('./CookQuestions'));
-const CookingQuestions = lazy(() => import('./CookingQuestions'));
-const DrawerQuestions = lazy(() => import('./DrawerQuestions'));
-const MoneyQuestions = lazy(() => import('./MoneyQuestions'));
+const CookQuestions = lazily(() => import('./CookQuestions'), ONE_MOMENT);
+const CookingQuestions = lazily(() => import('./CookingQuestions'), ONE_MOMENT);
+const DrawerQuestions = lazily(() => import('./DrawerQuestions'), ONE_MOMENT);
+const MoneyQuestions = lazily(() => import('./MoneyQuestions'), ONE_MOMENT);
 
 /**
  * The questions, in the order of the work: what is cooked, who cuts on what, what there is to spend; and what is there already. Each part folds
@@ -32,7 +35,7 @@ export function Questions({
     <form onSubmit={(e) => e.preventDefault()} autoComplete="off">
       {parts.map(({ title, said, open: begins, fields }) => (
         <Section key={title} title={title} fold={{ said: said(kitchen), open: begins }}>
-          <Suspense fallback={<p className="faded">One moment…</p>}>{fields}</Suspense>
+          {fields}
         </Section>
       ))}
     </form>
