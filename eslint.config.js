@@ -20,6 +20,7 @@ const LAYERS = {
 const ROOMS = [
   ...[
     'zod',
+    'text',
     'constants',
     'money',
     'blade',

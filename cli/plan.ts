@@ -5,7 +5,8 @@ import { FaultyInput, shown } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../src/core/formats/kitchenWords';
 import { withPrices } from '../src/core/kit/brief/brief';
-import { planKitchen } from '../src/core/kit/plan/planKitchen';
+import { preparePlanning } from '../src/core/kit/context/planningContext';
+import { doubted, planProven } from '../src/core/kit/plan/planKitchen';
 import { readArguments, readInput, run } from './input';
 
 /** Perturbed plans behind each `stays`. */
@@ -25,8 +26,9 @@ run(() => {
   const models = catalogue
     ? readCatalogue(readInput(catalogue), catalogue.toLowerCase().endsWith('.csv') ? 'csv' : 'json', reference)
     : shippedModels;
-  const kitchen = readKitchenText(readInput(file));
-  const plan = planKitchen(kitchen, reference, models, { school, perturbed: PERTURBED });
-  const told = argv.includes('--prices') ? withPrices(plan, kitchen, reference, models, school) : plan;
+  const context = preparePlanning(readKitchenText(readInput(file)), reference, models, school);
+  const planned = planProven(context);
+  const plan = doubted(context, planned, PERTURBED);
+  const told = argv.includes('--prices') ? withPrices(context, planned, plan) : plan;
   return `${JSON.stringify(told, null, 2)}\n`;
 });

@@ -46,6 +46,9 @@ function smoothPath(points: readonly Point[], closed: boolean): string {
   return closed ? `${path}Z` : path;
 }
 
+/** From drawings, whose y goes up, to pictures, whose y goes down. */
+export const upsideDown = ({ x, y }: Point): Point => ({ x, y: -y });
+
 /** Joins points into a closed SVG path, after moving each with `place`. Coordinates to a hundredth of a millimetre. */
 export function pathOf(points: readonly Point[], place: (p: Point) => Point = (p) => p): string {
   return `M${points.map(place).map(figure).join('L')}Z`;

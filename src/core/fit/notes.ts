@@ -1,6 +1,7 @@
 import { rockingRadiusMm } from '../blade/rocking';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { BladeTraits } from './traits';
+import { lowerFirst } from '../text/case';
 
 /** Plain-words notes on a blade: who it suits, upkeep, cautions, the edge to open up before first use. */
 export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] {
@@ -20,7 +21,7 @@ export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>
     );
   if (blade.bevel === 'uneven') notes.push('Ground unevenly: strong along bone, with a little drift.');
   if (blade.flex >= 0.4) notes.push('It bends: it follows skin, frames and membranes, and skids off joints.');
-  notes.push(`${steel.name}: ${lower(steel.note)}`);
+  notes.push(`${steel.name}: ${lowerFirst(steel.note)}`);
   if (traits.reactivity > 0.3)
     notes.push('Wipe it during the work, dry it, and oil it before storage; a grey patina is normal, red rust is not.');
   else notes.push('Rinse and dry it by hand; stainless resists, it is not proof.');
@@ -38,5 +39,3 @@ export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>
     notes.push('Its glued wooden handle will not stand your dishwasher.');
   return notes;
 }
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

@@ -6,7 +6,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import { spineThicknessMm } from '../../core/blade/thickness';
 import { sectionPoints } from '../../core/drawing/section';
 import { drawKnife, overallMm } from '../../core/drawing/knife';
-import { pathOf } from '../../core/drawing/shape';
+import { pathOf, upsideDown } from '../../core/drawing/shape';
 import { Shapes } from '../shared/Shapes';
 import css from './Drawings.module.css';
 
@@ -73,9 +73,6 @@ export function Dimension({
     </g>
   );
 }
-
-/** From drawings, whose y goes up, to pictures, whose y goes down. */
-export const upsideDown = ({ x, y }: { x: number; y: number }) => ({ x, y: -y });
 
 /** A knife lying on its edge: heel at x = 0, edge line at y = 0, up negative. */
 export function LyingKnife({ blade, line = 0.8 }: { blade: BladeModel; line?: number }) {

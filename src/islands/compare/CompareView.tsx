@@ -5,7 +5,7 @@ import { bestContact } from '../../core/blade/contact';
 import { rockingRadiusMm } from '../../core/blade/rocking';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife } from '../../core/drawing/knife';
-import { pathOfShape } from '../../core/drawing/shape';
+import { pathOfShape, upsideDown } from '../../core/drawing/shape';
 import { fromMinor } from '../../core/money/currency';
 import type { Character } from '../../workers/stock';
 import { Dress } from '../shared/Dress';
@@ -183,7 +183,7 @@ function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Refer
           {drawing.shapes
             .filter(({ role }) => role === 'steel' || role === 'handle')
             .map((shape, k) => (
-              <path key={k} d={pathOfShape(shape, ({ x, y }) => ({ x, y: -y }))} />
+              <path key={k} d={pathOfShape(shape, upsideDown)} />
             ))}
           <title>{blade.name}</title>
         </g>

@@ -3,7 +3,8 @@ import type { Remote } from 'comlink';
 import { useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife } from '../../core/drawing/knife';
-import { pathOfShape, type Point } from '../../core/drawing/shape';
+import { pathOfShape, upsideDown } from '../../core/drawing/shape';
+import { FIGURE_WORDS } from '../../core/kit/brief/figures';
 import { BRIEF_FIGURES, type BriefFigure, type StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -61,22 +62,13 @@ export default function InAnyShop(props: Props) {
   );
 }
 
-const NAMES: Record<BriefFigure, string> = {
-  lengthMm: 'Edge',
-  heelHeightMm: 'Height at the heel',
-  weightG: 'Weight',
-  hrc: 'Hardness',
-  spineHeelMm: 'Spine at the heel',
-  behindEdgeMm: 'Behind the edge',
-  edgeAngleDeg: 'Edge angle',
-};
-
-/** A figure of a brief in the units of this device. */
-export function figureTold(figure: BriefFigure, [low, high]: readonly [number, number], lengths: Lengths): string {
-  const unit = { weightG: ' g', hrc: ' HRC', edgeAngleDeg: '° a side' }[figure as string];
+/** A figure of a brief over its range, in the units of this device. */
+function rangeTold(figure: BriefFigure, [low, high]: readonly [number, number], lengths: Lengths): string {
   const span = low === high ? `${low}` : `${low}–${high}`;
-  return unit ? `${span}${unit}` : lengths.told(`${span} mm`);
+  return lengths.told(`${span}${FIGURE_WORDS[figure].unit}`);
 }
+
+const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function Brief({ brief, pick, currency }: { brief: StepBrief; pick: BladeModel | undefined; currency: string }) {
   const lengths = useLengths();
@@ -91,8 +83,8 @@ function Brief({ brief, pick, currency }: { brief: StepBrief; pick: BladeModel |
       <dl className={css.figures}>
         {told.map(({ figure, range }) => (
           <div key={figure}>
-            <dt>{NAMES[figure]}</dt>
-            <dd className="figure">{figureTold(figure, range, lengths)}</dd>
+            <dt>{figure === 'lengthMm' ? 'Edge' : upperFirst(FIGURE_WORDS[figure].name)}</dt>
+            <dd className="figure">{rangeTold(figure, range, lengths)}</dd>
           </div>
         ))}
         <div>
@@ -132,7 +124,6 @@ function Band({ pick, ranges }: { pick: BladeModel; ranges: StepBrief['ranges'] 
   };
   const [least, most] = [drawKnife(at(0)), drawKnife(at(1))];
   const own = drawKnife(pick);
-  const flip = ({ x, y }: Point) => ({ x, y: -y });
   const left = own.left - 6;
   const top = Math.max(own.top, most.top) + 6;
   return (
@@ -142,9 +133,9 @@ function Band({ pick, ranges }: { pick: BladeModel; ranges: StepBrief['ranges'] 
       role="img"
       aria-label={`Drawn to scale: the blade of ${Math.round(pick.lengthMm)} mm, and dashed round it what does as well, ${ranges.lengthMm[0]} to ${ranges.lengthMm[1]} mm`}
     >
-      <Shapes drawing={own} place={flip} line={1} />
+      <Shapes drawing={own} place={upsideDown} line={1} />
       {[least, most].map(({ shapes }, i) =>
-        shapes.slice(0, 1).map((shape) => <path key={i} className={css.end} d={pathOfShape(shape, flip)} />),
+        shapes.slice(0, 1).map((shape) => <path key={i} className={css.end} d={pathOfShape(shape, upsideDown)} />),
       )}
       <path
         className={css.end}

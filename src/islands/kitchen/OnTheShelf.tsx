@@ -5,8 +5,9 @@ import { typeBlurbs, typeNames } from '../../../data/names';
 import { addModels } from '../../client/catalogue';
 import type { BladeModel } from '../../core/blade/schema';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { BRIEF_FIGURES, type StepBrief } from '../../core/formats/briefFile';
+import type { StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
+import { FIGURE_WORDS } from '../../core/kit/brief/figures';
 import { swapped } from '../../core/kitchen/changes';
 import { toMinor } from '../../core/money/currency';
 import type { Verdict } from '../../core/kit/brief/verdict';
@@ -19,15 +20,6 @@ import { money } from '../shared/words';
 import css from './InAnyShop.module.css';
 
 const types = [...typeNames].map(([value, label]) => ({ value, label }));
-const FIGURE_WORDS: Record<(typeof BRIEF_FIGURES)[number], string> = {
-  lengthMm: 'the length',
-  heelHeightMm: 'the height at the heel',
-  weightG: 'the weight',
-  hrc: 'the hardness',
-  spineHeelMm: 'the spine',
-  behindEdgeMm: 'the thickness behind the edge',
-  edgeAngleDeg: 'the edge angle',
-};
 const VERDICTS: Record<Verdict['word'], string> = { buy: 'Buy', 'only below': 'Only below a price', leave: 'Leave it' };
 
 interface Props {
@@ -135,7 +127,7 @@ export function OnTheShelf({ step, plan, brief, worker, catalogue, update, onCat
               {verdict.outside
                 .map(({ figure, value, range }) =>
                   lengths.told(
-                    `${FIGURE_WORDS[figure]} ${value}, wanted ${range[0]}–${range[1]}${figure.endsWith('Mm') ? ' mm' : ''}`,
+                    `${FIGURE_WORDS[figure].the} ${value}, wanted ${range[0]}–${range[1]}${figure.endsWith('Mm') ? ' mm' : ''}`,
                   ),
                 )
                 .join('; ')}
@@ -150,7 +142,7 @@ export function OnTheShelf({ step, plan, brief, worker, catalogue, update, onCat
           {verdict.assumed.length > 0 && (
             <p className="faded">
               Not on the label, taken as is usual for its kind:{' '}
-              {verdict.assumed.map((figure) => FIGURE_WORDS[figure]).join(', ')}. Check them in the hand.
+              {verdict.assumed.map((figure) => FIGURE_WORDS[figure].the).join(', ')}. Check them in the hand.
             </p>
           )}
           {verdict.word !== 'leave' && (

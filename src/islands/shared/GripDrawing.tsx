@@ -1,6 +1,7 @@
 import type { BladeModel } from '../../core/blade/schema';
 import { drawGrip } from '../../core/drawing/hand';
-import { LyingKnife, upsideDown } from '../blade/Drawings';
+import { upsideDown } from '../../core/drawing/shape';
+import { LyingKnife } from '../blade/Drawings';
 import { Shapes } from './Shapes';
 import css from './MotionDrawing.module.css';
 

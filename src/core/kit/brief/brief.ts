@@ -1,40 +1,37 @@
-import type { BladeModel } from '../../blade/schema';
-import { BRIEF_FIGURES, type Brief, type BriefFigure, type StepBrief } from '../../formats/briefFile';
+import type { BladeModel, BladeType } from '../../blade/schema';
+import { BRIEF_FIGURES, type Brief, type StepBrief } from '../../formats/briefFile';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Plan, PlanStep } from '../../formats/planFile';
 import { toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
-import type { Candidate } from '../candidates/candidate';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
-import type { SchoolId } from '../context/schools';
-import { stepsOf } from '../plan/plan';
 import { planProven, type Planned } from '../plan/planKitchen';
 import { toTheEnd } from '../search/sizes';
 import { changed, offered, rangesOf, type Ranges } from './ranges';
 import { walkAway } from './price';
 import { makeOf, type Make } from './traits';
-import { Trial } from './trial';
-import { briefInWords, checksFor, FIGURE_NAMES, indifferentTo, questionsFor } from './words';
+import { because, trialOf, type Trial } from './trial';
+import { FIGURE_WORDS } from './figures';
+import { briefInWords, checksFor, indifferentTo, questionsFor } from './words';
 
 /** Edges of ranges told with their reason. */
 const EDGES_TOLD = 4;
 
 /** Why the figures may go no further: the task that loses most just past each end, the narrowest ends first. */
-function edgesOf(trial: Trial, step: Candidate, ranges: Ranges): string[] {
-  const { type } = step;
-  if (!type) return [];
+function edgesOf(trial: Trial, type: BladeType, ranges: Ranges): string[] {
   const edges = BRIEF_FIGURES.flatMap((figure) => {
     const range = ranges[figure];
     const limits = offered(type, trial.pick, figure);
     if (!range || !limits) return [];
+    const { name, unit } = FIGURE_WORDS[figure];
     return ([0, 1] as const).flatMap((end) => {
       const past = end === 0 ? range[0] - 0.5 * (range[0] - limits[0]) : range[1] + 0.5 * (limits[1] - range[1]);
       const changes = changed(trial.pick, figure, past);
       const lost = trial.drop(changes);
       const loss = lost > 0.5 ? trial.loss(changes) : null;
       if (!loss) return [];
-      const words = `${end === 0 ? 'less than' : 'more than'} ${range[end]}${UNITS[figure]} (${loss.task.toLowerCase()}: ${loss.why.charAt(0).toLowerCase()}${loss.why.slice(1).replace(/\.$/, '')})`;
-      return [{ lost, words: `${FIGURE_NAMES[figure].short}: ${words}` }];
+      const words = `${end === 0 ? 'less than' : 'more than'} ${range[end]}${unit}${because(loss)}`;
+      return [{ lost, words: `${name}: ${words}` }];
     });
   });
   return edges
@@ -42,16 +39,6 @@ function edgesOf(trial: Trial, step: Candidate, ranges: Ranges): string[] {
     .slice(0, EDGES_TOLD)
     .map(({ words }) => words);
 }
-
-const UNITS: Record<BriefFigure, string> = {
-  lengthMm: ' mm',
-  heelHeightMm: ' mm',
-  weightG: ' g',
-  hrc: ' HRC',
-  spineHeelMm: ' mm',
-  behindEdgeMm: ' mm',
-  edgeAngleDeg: '° a side',
-};
 
 const pickOf = (blade: BladeModel, step: PlanStep): StepBrief['pick'] => ({
   model: blade.id,
@@ -74,16 +61,13 @@ export function* briefing(
   planned: Planned,
   step: PlanStep,
 ): Generator<unknown, StepBrief | null> {
-  const { plan, context: stands } = planned;
-  const kit = stepsOf(stands, plan);
-  const candidate = kit.find((c) => c.action === 'buy' && c.id === step.model);
-  const blade = candidate?.blade;
-  if (!candidate?.type || !blade) return null;
+  const trial = trialOf(planned, step);
   const { kitchen } = context;
-  const cook = kitchen.cooks[0];
-  if (!cook) return null;
-  const trial = new Trial(stands, kit, candidate);
-  const ranges = yield* rangesOf(trial, candidate.type);
+  const [cook] = kitchen.cooks;
+  const type = trial?.step.type;
+  const blade = trial?.step.blade;
+  if (!type || !blade || !cook) return null;
+  const ranges = yield* rangesOf(trial, type);
   const make: Make = makeOf(trial, cook.handed);
   yield;
   const { priceUpTo, instead } = yield* walkAway(context, planned, step);
@@ -91,12 +75,12 @@ export function* briefing(
   const told = { ...ranges, lengthMm: length };
   return {
     order: step.order,
-    type: candidate.type.id,
-    inWords: briefInWords(candidate.type, told, make, toMinor(priceUpTo, kitchen.currency), kitchen.currency),
+    type: type.id,
+    inWords: briefInWords(type, told, make, toMinor(priceUpTo, kitchen.currency), kitchen.currency),
     pick: pickOf(blade.blade, step),
     ranges: told,
     must: make.must,
-    avoid: [...make.avoid, ...edgesOf(trial, candidate, ranges)],
+    avoid: [...make.avoid, ...edgesOf(trial, type, ranges)],
     indifferent: indifferentTo(told, make),
     priceUpTo,
     instead,
@@ -109,16 +93,8 @@ export function* briefing(
 export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
   steps.filter((step, at) => step.action === 'buy' && steps.findIndex(({ model }) => model === step.model) === at);
 
-/** A plan of a kitchen with the walk-away price of every purchase. Throws FaultyInput when the file names something unknown. */
-export function withPrices(
-  plan: Plan,
-  file: KitchenFile,
-  reference: Reference,
-  models: readonly BladeModel[],
-  school?: SchoolId,
-): Plan {
-  const context = preparePlanning(file, reference, models, school);
-  const planned = planProven(context);
+/** The plan of a kitchen with the walk-away price of every purchase. */
+export function withPrices(context: PlanningContext, planned: Planned, plan = planned.plan): Plan {
   const prices = new Map(
     briefedSteps(plan).map((step) => [step.model, toTheEnd(walkAway(context, planned, step)).priceUpTo]),
   );

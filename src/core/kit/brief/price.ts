@@ -7,6 +7,7 @@ import { stepsOf } from '../plan/plan';
 import { planning, type Planned } from '../plan/planKitchen';
 import { filledKit, KitValue } from '../search/value';
 import { costOf, costOfKit, pieceKind, surchargeOf } from '../search/worth';
+import { boughtBy } from './trial';
 
 /** The highest price at which a step stays in the plan, and what takes its place above that. */
 export interface WalkAway {
@@ -48,14 +49,10 @@ function leavesAbout(context: PlanningContext, kit: readonly Candidate[], step: 
  * of which it stays at one and leaves at the other. The first two are tried about where the worth of the kits says. No further than the money
  * there is, or than ten times the price. Yields after every slice of work.
  */
-export function* walkAway(
-  context: PlanningContext,
-  { plan, context: stands }: Planned,
-  step: PlanStep,
-): Generator<unknown, WalkAway> {
+export function* walkAway(context: PlanningContext, planned: Planned, step: PlanStep): Generator<unknown, WalkAway> {
   const id = step.model ?? '';
-  const kit = stepsOf(stands, plan);
-  const chosen = kit.find((c) => c.action === 'buy' && c.id === id);
+  const found = boughtBy(planned, step);
+  const chosen = found?.bought;
   // what is paid beside the knives themselves
   const besides = (chosen?.serviceMinor ?? 0) + (chosen?.regrindMinor ?? 0);
   const now = (chosen?.priceMinor ?? 0) - besides;
@@ -67,22 +64,22 @@ export function* walkAway(
   }
   const stays = ({ plan: { steps } }: Planned) => buys(steps).some(({ model }) => model === id);
   const dearest = yield* at(ceiling);
-  if (!chosen || stays(dearest)) return { priceUpTo: told(ceiling), instead: null };
+  if (!found || !chosen || stays(dearest)) return { priceUpTo: told(ceiling), instead: null };
 
   let [good, bad, beyond] = [now, ceiling, dearest];
   const fine = Math.max(1, Math.round(now * BRIEF.priceStep.value));
   function* look(priceMinor: number): Generator<unknown, void> {
     if (priceMinor <= good || priceMinor >= bad) return;
-    const planned = yield* at(priceMinor);
-    if (stays(planned)) good = priceMinor;
-    else [bad, beyond] = [priceMinor, planned];
+    const there = yield* at(priceMinor);
+    if (stays(there)) good = priceMinor;
+    else [bad, beyond] = [priceMinor, there];
   }
   const without = worthOf(dearest.context, stepsOf(dearest.context, dearest.plan));
-  const about = leavesAbout(stands, kit, chosen, without) - besides;
+  const about = leavesAbout(planned.context, found.kit, chosen, without) - besides;
   yield* look(about + Math.ceil(fine / 2));
   yield* look(about - Math.floor(fine / 2));
   while (bad - good > fine) yield* look(Math.floor((good + bad) / 2));
-  return { priceUpTo: told(good), instead: newcomer(plan, step, buys(beyond.plan.steps)) };
+  return { priceUpTo: told(good), instead: newcomer(planned.plan, step, buys(beyond.plan.steps)) };
 }
 
 /** What a dearer plan buys that the present one does not: of the same kind first. */

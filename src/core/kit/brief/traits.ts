@@ -1,6 +1,6 @@
 import { SERRATIONS, TIPS, type BladeModel } from '../../blade/schema';
 import { WORTH } from '../../constants';
-import type { Loss, Trial } from './trial';
+import { because, type Loss, type Trial } from './trial';
 
 /** A trait of a blade that is one of a few words: what it may be, how each is told, and what changes with it. */
 interface Trait {
@@ -145,10 +145,7 @@ export interface Make {
   indifferent: string[];
 }
 
-const because = (loss: Loss | null) =>
-  loss
-    ? ` (${loss.task.charAt(0).toLowerCase()}${loss.task.slice(1)}: ${loss.why.charAt(0).toLowerCase()}${loss.why.slice(1).replace(/\.$/, '')})`
-    : '';
+const told = (loss: Loss | null) => (loss ? because(loss) : '');
 
 /** Losses of a point's fraction that are told at most, the heaviest first. */
 const AVOIDED = 6;
@@ -173,7 +170,7 @@ export function makeOf(trial: Trial, hand: 'left' | 'right'): Make {
     else if (worse.length === tried.length && trait.told[own]) make.must.push(trait.told[own]);
     else
       for (const { value, changes, lost } of worse)
-        avoided.push({ lost, words: `${trait.told[value] ?? value}${because(trial.loss(changes))}` });
+        avoided.push({ lost, words: `${trait.told[value] ?? value}${told(trial.loss(changes))}` });
   }
   make.avoid = avoided
     .sort((a, b) => b.lost - a.lost)

@@ -7,11 +7,31 @@ import { candidateFor } from '../candidates/sold';
 import type { PlanningContext } from '../context/planningContext';
 import { filledKit, KitValue } from '../search/value';
 import { costOf } from '../search/worth';
+import { lowerFirst } from '../../text/case';
+import type { PlanStep } from '../../formats/planFile';
+import { stepsOf } from '../plan/plan';
+import type { Planned } from '../plan/planKitchen';
 
 /** Why one blade is the worse at what it loses most on. */
 export interface Loss {
   task: string;
   why: string;
+}
+
+/** A loss as it stands behind what causes it. */
+export const because = ({ task, why }: Loss): string => ` (${lowerFirst(task)}: ${lowerFirst(why).replace(/\.$/, '')})`;
+
+/** The knife a step of a plan buys, with the kit it belongs to; null where it buys none. */
+export function boughtBy({ context, plan }: Planned, step: PlanStep): { kit: Candidate[]; bought: Candidate } | null {
+  const kit = stepsOf(context, plan);
+  const bought = kit.find((c) => c.action === 'buy' && c.id === step.model);
+  return bought ? { kit, bought } : null;
+}
+
+/** Other blades in the place of the knife a step of a plan buys; null where it buys none. */
+export function trialOf(planned: Planned, step: PlanStep): Trial | null {
+  const found = boughtBy(planned, step);
+  return found && new Trial(planned.context, found.kit, found.bought);
 }
 
 /** A part tells why a blade is worse where it leaves less than this share of what the other's leaves. */

@@ -4,10 +4,9 @@ import type { StepBrief } from '../../formats/briefFile';
 import type { PlanStep } from '../../formats/planFile';
 import { fromMinor, showMoney, toMinor } from '../../money/currency';
 import type { PlanningContext } from '../context/planningContext';
-import { stepsOf } from '../plan/plan';
 import type { Planned } from '../plan/planKitchen';
 import { labelledBlade, outsideOf, type Label, type Labelled, type Outside } from './label';
-import { Trial, type Loss } from './trial';
+import { trialOf, type Loss } from './trial';
 
 /** What to do with a knife on a shelf, in the place of a step of the plan. */
 export interface Verdict extends Labelled {
@@ -27,18 +26,17 @@ export interface Verdict extends Labelled {
  * at the kitchen's price of a point. Null where the step buys no knife.
  */
 export function judgeLabel(
-  { context, plan }: Planned,
+  planned: Planned,
   step: PlanStep,
   brief: StepBrief,
   type: BladeType,
   label: Label,
 ): Verdict | null {
-  const kit = stepsOf(context, plan);
-  const candidate = kit.find((c) => c.action === 'buy' && c.id === step.model);
+  const trial = trialOf(planned, step);
+  if (!trial) return null;
+  const { context } = planned;
   const { kitchen } = context;
-  if (!candidate?.blade) return null;
   const { currency } = kitchen;
-  const trial = new Trial(context, kit, candidate);
   const labelled = labelledBlade(type, label, kitchen.cooks[0]?.handed ?? 'right', context.models);
   // judged at the price of the step's own knife: what is left is what the blade itself does
   const points = -trial.drop(labelled.blade);

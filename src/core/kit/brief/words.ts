@@ -1,21 +1,12 @@
 import type { BladeModel, BladeType, Steel } from '../../blade/schema';
 import { knuckleRoomMm } from '../../blade/hold';
-import type { BriefFigure, StepBrief } from '../../formats/briefFile';
+import { BRIEF_FIGURES, type BriefFigure, type StepBrief } from '../../formats/briefFile';
 import type { Cook, Kitchen } from '../../kitchen/kitchen';
 import { showMoney } from '../../money/currency';
 import type { Make } from './traits';
 import type { Ranges } from './ranges';
-
-/** How each figure is named by itself, and where it does not matter. */
-export const FIGURE_NAMES: Record<BriefFigure, { short: string; its: string }> = {
-  lengthMm: { short: 'length', its: 'its length' },
-  heelHeightMm: { short: 'height at the heel', its: 'its height at the heel' },
-  weightG: { short: 'weight', its: 'its weight' },
-  hrc: { short: 'hardness', its: 'how hard its steel is' },
-  spineHeelMm: { short: 'spine at the heel', its: 'how thick its spine is' },
-  behindEdgeMm: { short: 'behind the edge', its: 'how thin it is behind the edge' },
-  edgeAngleDeg: { short: 'edge angle', its: 'the angle of its edge' },
-};
+import { lowerFirst } from '../../text/case';
+import { FIGURE_WORDS } from './figures';
 
 const span = ([low, high]: readonly [number, number], unit: string) =>
   low === high ? `${low}${unit}` : `${low}–${high}${unit}`;
@@ -38,7 +29,7 @@ export function briefInWords(
     edgeAngleDeg && `an edge of ${span(edgeAngleDeg, '°')} a side`,
   ].filter(Boolean);
   const long = lengthMm ? ` of ${span(lengthMm, ' mm')}` : '';
-  const sentence = `A ${type.name.charAt(0).toLowerCase()}${type.name.slice(1)}${long}${figures.length > 0 ? `: ${figures.join(', ')}` : ''}.`;
+  const sentence = `A ${lowerFirst(type.name)}${long}${figures.length > 0 ? `: ${figures.join(', ')}` : ''}.`;
   const needs = must.length > 0 ? ` It has ${must.join(', ')}.` : '';
   return `${sentence}${needs} Up to ${showMoney(priceMinor, currency)}.`;
 }
@@ -99,8 +90,6 @@ export function checksFor(blade: BladeModel, cook: Cook, make: Make): string[] {
 
 /** What does not matter, figures and make together. */
 export const indifferentTo = (ranges: StepBrief['ranges'], make: Make): string[] => [
-  ...(Object.keys(FIGURE_NAMES) as BriefFigure[])
-    .filter((figure) => ranges[figure] === null)
-    .map((f) => FIGURE_NAMES[f].its),
+  ...BRIEF_FIGURES.filter((figure) => ranges[figure] === null).map((figure) => FIGURE_WORDS[figure].its),
   ...make.indifferent,
 ];

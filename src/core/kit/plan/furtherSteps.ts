@@ -3,7 +3,8 @@ import type { PlanStep } from '../../formats/planFile';
 import { fromMinor, showMoney } from '../../money/currency';
 import { bestScores } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
-import { bladeFigures, BLANK_STEP, lowerFirst, round } from './step';
+import { lowerFirst } from '../../text/case';
+import { bladeFigures, BLANK_STEP, round } from './step';
 import type { Upkeep } from './upkeep';
 import type { PlanningContext } from '../context/planningContext';
 

@@ -42,6 +42,15 @@ export function* planning(context: PlanningContext): Generator<Proven, Planned> 
 /** {@link planning} to its end. */
 export const planProven = (context: PlanningContext): Planned => toTheEnd(planning(context));
 
+/** A plan with how often each step stays in so many perturbed plans; 0 leaves that open. */
+export function doubted(context: PlanningContext, { plan, context: stands }: Planned, perturbed: number): Plan {
+  if (perturbed === 0) return plan;
+  // doubted without the offer, whose pieces would stay by rule
+  const doubt = new Robustness(stands.service ? stands : context, stepsOf(stands, plan));
+  for (let run = 0; run < perturbed; run++) doubt.run();
+  return withRobustness(plan, doubt);
+}
+
 interface KitchenOptions {
   school?: SchoolId | undefined;
   /** Perturbed plans to run for `stays`; 0 leaves it null. */
@@ -56,10 +65,5 @@ export function planKitchen(
   { school, perturbed }: KitchenOptions,
 ): Plan {
   const context = preparePlanning(file, reference, models, school);
-  const { plan, context: stands } = planProven(context);
-  if (perturbed === 0) return plan;
-  // doubted without the offer, whose pieces would stay by rule
-  const doubt = new Robustness(stands.service ? stands : context, stepsOf(stands, plan));
-  for (let run = 0; run < perturbed; run++) doubt.run();
-  return withRobustness(plan, doubt);
+  return doubted(context, planProven(context), perturbed);
 }

@@ -7,6 +7,7 @@ import { showMoney } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
 import type { PlanningContext } from '../context/planningContext';
+import { lowerFirst } from '../../text/case';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
 const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
@@ -43,7 +44,7 @@ const list = (words: string[]) =>
 
 /** Joins task names into running text: "slice carrots, dice onions and mince herbs". */
 export function taskNames(loads: readonly TaskLoad[], most = 4): string {
-  const names = loads.slice(0, most).map(({ task }) => task.name.charAt(0).toLowerCase() + task.name.slice(1));
+  const names = loads.slice(0, most).map(({ task }) => lowerFirst(task.name));
   return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
 }
 
@@ -90,7 +91,7 @@ export function reasonsFor(
       (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id),
     );
     const best = parts.sort((a, b) => b.weight - a.weight)[0];
-    if (best) sentences.push(`${top.load.task.name}: ${best.why.charAt(0).toLowerCase()}${best.why.slice(1)}`);
+    if (best) sentences.push(`${top.load.task.name}: ${lowerFirst(best.why)}`);
   }
   if (step.action === 'sharpen' || step.action === 'repair')
     sentences.push('It is already yours: putting the edge right costs little and gives this back.');
@@ -121,7 +122,9 @@ function steelWords(context: PlanningContext, step: Candidate): string[] {
   const blade = step.blade;
   if (!blade) return [];
   const { steel } = blade;
-  const words = [`${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lower(steel.note)}`];
+  const words = [
+    `${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lowerFirst(steel.note)}`,
+  ];
   if (blade.reactivity > 0.3 && context.kitchen.habits.upkeep !== 'wipes-during')
     words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
   if (step.regrindMinor)
@@ -130,5 +133,3 @@ function steelWords(context: PlanningContext, step: Candidate): string[] {
     );
   return words;
 }
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

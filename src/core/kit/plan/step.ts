@@ -12,14 +12,13 @@ import { reasonsFor, takenOver } from './reasons';
 import { minutesServed } from './assignment';
 import { pointsPaid } from '../search/worth';
 import type { Proof } from '../search/exact';
+import { lowerFirst } from '../../text/case';
 
 /** Runners-up and tasks shown with a step. */
 const SHOWN = { runnersUp: 3, takesOver: 12 } as const;
 
 /** A number of a plan with so many digits; never −0. */
 export const round = (value: number, digits: number) => Number(value.toFixed(digits)) + 0;
-
-export const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Everything a step has in common with a step about nothing: filled in by those that are about something. */
 export const BLANK_STEP: Omit<PlanStep, 'order' | 'action' | 'name'> = {

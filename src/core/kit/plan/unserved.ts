@@ -3,7 +3,8 @@ import type { Plan } from '../../formats/planFile';
 import { showMoney } from '../../money/currency';
 import { bestScores } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
-import { lowerFirst, round } from './step';
+import { lowerFirst } from '../../text/case';
+import { round } from './step';
 import type { PlanningContext } from '../context/planningContext';
 
 /** Unserved tasks shown. */

@@ -5,6 +5,7 @@ import { isAnswered } from '../../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
 import { PRACTICE, SHARPENED_BY, type Answer } from '../../shared/choices';
 import { money, typeName } from '../../shared/words';
+import { lowerFirst } from '../../../core/text/case';
 
 /** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
 
@@ -20,7 +21,6 @@ function few(names: readonly string[], most = 3): string {
   return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1) ?? ''}`;
 }
 const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
 /** Whether nothing at all has been said of what is cooked, by whom, and for how much. */
 export const isNew = (kitchen: KitchenFile): boolean =>
@@ -66,7 +66,7 @@ export function moneySaid({ budget, currency = CATALOGUE_CURRENCY, limits }: Kit
 }
 
 export function drawerSaid({ owned = [], tools = [] }: KitchenFile): string {
-  const knives = owned.map(({ type, model }) => (type ? lower(typeName(type)) : (model ?? 'knife')));
+  const knives = owned.map(({ type, model }) => (type ? lowerFirst(typeName(type)) : (model ?? 'knife')));
   const have = knives.length > 0 ? few(knives) : 'No knife yet';
   const said = `${have}${tools.length > 0 ? `; ${plural(tools.length, 'tool')}` : ''}.`;
   return said.charAt(0).toUpperCase() + said.slice(1);
