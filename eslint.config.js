@@ -7,7 +7,7 @@ import tseslint from 'typescript-eslint';
 /** The layers, top to bottom; each may use only what is listed for it. */
 const LAYERS = {
   pages: ['layouts', 'islands', 'server', 'core', 'data'],
-  layouts: ['styles', 'layouts', 'core'],
+  layouts: ['styles'],
   islands: ['islands', 'workers', 'client', 'core', 'data'],
   workers: ['workers', 'client', 'core', 'data'],
   client: ['client', 'core'],

@@ -39,13 +39,15 @@ export function run(command: () => string | Iterable<string>): void {
 
 const messageOf = (error: unknown) => (error instanceof Error ? error.message : String(error)).replace(/\s+/g, ' ');
 
-/** Splits `FILE --name value …`; unknown options, missing values and a missing file are faults that say what is right. */
+/** Splits `FILE --name value … --flag`; unknown options, missing values and a missing file are faults that say what is right. */
 export function readArguments<const T extends readonly string[]>(
   argv: readonly string[],
   names: T,
   what = 'KITCHEN.json',
-): { file: string; options: Partial<Record<T[number], string>> } {
+  flags: readonly string[] = [],
+): { file: string; options: Partial<Record<T[number], string>>; on: ReadonlySet<string> } {
   const options: Partial<Record<T[number], string>> = {};
+  const on = new Set<string>();
   const files: string[] = [];
   const isName = (name: string): name is T[number] => names.includes(name);
   for (let i = 0; i < argv.length; i++) {
@@ -55,9 +57,13 @@ export function readArguments<const T extends readonly string[]>(
       continue;
     }
     const name = word.slice(2);
+    if (flags.includes(name)) {
+      on.add(name);
+      continue;
+    }
     if (!isName(name))
       throw new FaultyInput([
-        { path: word, message: `is not an option; there are ${names.map((n) => `--${n}`).join(', ')}` },
+        { path: word, message: `is not an option; there are ${[...names, ...flags].map((n) => `--${n}`).join(', ')}` },
       ]);
     const value = argv[++i];
     if (value === undefined) throw new FaultyInput([{ path: word, message: 'needs a value after it' }]);
@@ -68,5 +74,5 @@ export function readArguments<const T extends readonly string[]>(
     throw new FaultyInput([{ path: what, message: 'is missing; name a file, or - for standard input' }]);
   if (more.length > 0)
     throw new FaultyInput([{ path: more[0] ?? '', message: 'is one file too many; name a single one' }]);
-  return { file, options };
+  return { file, options, on };
 }

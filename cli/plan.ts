@@ -15,11 +15,7 @@ const PERTURBED = 16;
 const isSchool = (id: string): id is (typeof SCHOOL_IDS)[number] => SCHOOL_IDS.some((school) => school === id);
 
 run(() => {
-  const argv = process.argv.slice(2);
-  const { file, options } = readArguments(
-    argv.filter((word) => word !== '--prices'),
-    ['catalogue', 'school'],
-  );
+  const { file, options, on } = readArguments(process.argv.slice(2), ['catalogue', 'school'], undefined, ['prices']);
   const { catalogue, school } = options;
   if (school !== undefined && !isSchool(school))
     throw new FaultyInput([{ path: '--school', message: `${shown(school)} is not one of ${SCHOOL_IDS.join(', ')}` }]);
@@ -29,6 +25,6 @@ run(() => {
   const context = preparePlanning(readKitchenText(readInput(file)), reference, models, school);
   const planned = planProven(context);
   const plan = doubted(context, planned, PERTURBED);
-  const told = argv.includes('--prices') ? withPrices(context, planned, plan) : plan;
+  const told = on.has('prices') ? withPrices(context, planned, plan) : plan;
   return `${JSON.stringify(told, null, 2)}\n`;
 });

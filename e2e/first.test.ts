@@ -1,6 +1,5 @@
 import { expect, test } from 'vitest';
-import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { address, fileOf, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -10,20 +9,13 @@ test('the first minute: a kit in a sentence, the money asked, one question more;
   await pressAndGo(page, 'Start my kitchen');
   await settled(page);
   const url = page.url();
-  const file = async () =>
-    kitchenFileSchema.parse(
-      await page.evaluate(
-        async (at) => (await fetch(at)).json() as Promise<unknown>,
-        `/api${new URL(url).pathname}/file`,
-      ),
-    );
   expect(await textOf(page, 'main')).toMatch(/knives, the [a-z’' ]+ first: \d+% of your cutting done well for €\d/);
   await (
     await page.waitForSelector('xpath///*[@aria-label="What may the kit cost?"]//button[contains(., "€120")]')
   )?.click();
   await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('What do you cook most?'));
   await settled(page);
-  expect((await file()).budget?.total).toBe(120);
+  expect((await fileOf(page, url)).budget?.total).toBe(120);
 
   await page.click('[aria-label^="mm: show inches"]');
   await page.waitForFunction(() => / in\b/.test(document.querySelector('[data-pocket="1"]')?.textContent ?? ''));
@@ -36,7 +28,7 @@ test('the first minute: a kit in a sentence, the money asked, one question more;
   await page.waitForFunction(() => document.body.textContent?.includes('A hand of 7.5 in'));
   // 7.5 inches are 190.5 mm
   await expect
-    .poll(async () => (await file()).cooks?.[0]?.handLengthMm, { timeout: 5000 })
+    .poll(async () => (await fileOf(page, url)).cooks?.[0]?.handLengthMm, { timeout: 5000 })
     .toSatisfy((mm: number) => mm === 190 || mm === 191);
 
   await page.goto(`${address}/help`);

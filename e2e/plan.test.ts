@@ -1,14 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { address, fileOf, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 const button = (page: Page, name: string) => page.waitForSelector(`xpath///button[normalize-space(.)="${name}"]`);
-const fileOf = async (page: Page, id: string) =>
-  kitchenFileSchema.parse(
-    await page.evaluate(async (url) => (await fetch(url)).json() as Promise<unknown>, `/api/kitchens/${id}/file`),
-  );
 const openSample = async (page: Page, name: string) => {
   await page.goto(address);
   await pressAndGo(page, name);

@@ -1,7 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { address, pressAndGo, settled, tap, testBrowser, textOf, visitor } from './support';
+import { address, fileOf, pressAndGo, settled, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -9,10 +8,6 @@ const saved = (page: Page) =>
   page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved', {
     polling: 50,
   });
-const fileOf = async (page: Page, id: string) =>
-  kitchenFileSchema.parse(
-    await page.evaluate(async (url) => (await fetch(url)).json() as Promise<unknown>, `/api/kitchens/${id}/file`),
-  );
 const newKitchen = async (page: Page) => {
   await page.goto(address);
   await pressAndGo(page, 'Start my kitchen');

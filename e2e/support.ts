@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { afterAll } from 'vitest';
 import { z } from '../src/core/zod';
+import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
 import type { Browser, Page } from 'puppeteer-core';
 import { openBrowser } from '../scripts/lib/browser.mjs';
 
@@ -74,3 +75,12 @@ export async function tap(page: Page, selector: string): Promise<void> {
   await found?.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' }));
   await found?.click();
 }
+
+/** A kitchen as the server has it, by its id or its page's address. */
+export const fileOf = async (page: Page, id: string) =>
+  kitchenFileSchema.parse(
+    await page.evaluate(
+      async (url) => (await fetch(url)).json() as Promise<unknown>,
+      `/api/kitchens/${id.split('/').at(-1) ?? ''}/file`,
+    ),
+  );

@@ -104,7 +104,14 @@ const kitchenWorker = {
     if (!context) return null;
     const on = context;
     const part = await proving();
-    const best = part && (await newest.run(part.planning(on), ({ proof }) => tell(proof.gap)));
+    let told = NaN;
+    const best =
+      part &&
+      (await newest.run(part.planning(on), ({ proof }) => {
+        // told when it shows: to a tenth of a point
+        const gap = Math.round(proof.gap * 1000) / 1000;
+        if (gap !== told) tell((told = gap));
+      }));
     if (!best) return null;
     const { plan, context: stands } = best;
     planned = stands;

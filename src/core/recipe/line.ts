@@ -202,6 +202,9 @@ const headOf = (text: string) => text.replace(/\([^)]*\)/g, ' ').split(/[,;]| - 
 const CUTTING =
   /\b(finely|thinly|roughly|coarsely|thickly|freshly|chopped|diced?|sliced|minced|cubed|shredded|crushed|grated|peeled|halved|quartered|julienned|large|small|medium|fresh|ripe|raw|cooked|boneless|skinless|trimmed|beaten|melted|softened|sifted|packed|cold|warm|hot|plus|extra|to taste|to serve|for \w+)\b/g;
 
+/** What a line names, without the words of its cut. */
+const nameOf = (rest: string): string => plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
+
 /** Reads a line of ingredients. Null when neither a food nor a quantity could be made of it. */
 export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<string, Task>): RecipeLine | null {
   const tidied = tidy(line);
@@ -213,7 +216,7 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
   const cut = readCut(rest.replace(SOUNDS_CUT, ' '));
   const said = part ? part.cut : cut.said;
   if (!found) {
-    const named = plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
+    const named = nameOf(rest);
     // a cut of something unknown would lose work without a word
     if ((quantity === null && unit === null) || cut.cut !== null || named === '') return null;
     return { line, quantity, unit, food: named, cut: null, tasks: [] };
@@ -225,7 +228,7 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
     return plainLine;
   const kind = lexicon.classes.get(food.class);
   if (!kind || part || PRESERVED.test(plain(tidied)) || unit === 'can' || unit === 'jar') return plainLine;
-  if (isProduct(rest)) return { ...plainLine, food: productOf(rest), cut: null };
+  if (isProduct(rest)) return { ...plainLine, food: nameOf(rest), cut: null };
   if (comesCut(rest, unit, food.class) || isSmall(rest, cut.cut)) return plainLine;
   const amount = measure(quantity, unit, food);
   const add = (id: string | null | undefined) => {
@@ -252,7 +255,6 @@ const PRODUCT =
   /\b(relish|starter|powder|flakes?|paste|sauce|ketchup|stock|broth|syrup|jam|jelly|chutney|vinegar|oil|extract|puree|seasoning|mix|mustard|pickles?|salt|crisps?|chips|juice|spread|butter|flour|starch|meal|crumbs?|dressing)$/;
 
 const isProduct = (rest: string): boolean => PRODUCT.test(plain(headOf(rest)).trim());
-const productOf = (rest: string): string => plain(headOf(rest)).replace(CUTTING, ' ').replace(/\s+/g, ' ').trim();
 
 /** Kinds of food that are sold sliced, chopped, stoned or grated. */
 const SOLD_CUT = new Set([
@@ -279,7 +281,7 @@ function comesCut(rest: string, unit: string | null, kind: string): boolean {
   if (kind === 'nut' && /\bchopped\b/i.test(head)) return false;
   if (/^lardons?$/i.test(head.trim())) return true;
   const before = CUT_BEFORE.test(head);
-  if (before && /^(?:[a-z-]+ )*crushed\b/i.test(headOf(rest)) && kind !== 'garlic') return true;
+  if (before && /^(?:[a-z-]+ )*crushed\b/i.test(head) && kind !== 'garlic') return true;
   return before && (SOLD_CUT.has(kind) || unit === 'bag' || unit === 'packet' || PACKED.test(rest));
 }
 

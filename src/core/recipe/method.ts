@@ -58,11 +58,21 @@ export interface Ordered {
 /** Cuts that are served or unmade again: "cut the heat", "slice and serve" of what is done are kept, figures of speech are not. */
 const NO_CUT = /\bcut (?:the )?(?:heat|off the heat|down|back|out|through)\b|\bdice with\b/i;
 
+/** Verbs that open a further order after a comma or an "and". */
+const ORDER = '(?:finely |thinly )?(?:slice|dice|mince|chop|shred|cut|halve|quarter|peel|crush|trim|carve)\\b';
+const BETWEEN = new RegExp(
+  [
+    String.raw`(?<=[.!?;])\s+`,
+    String.raw`\s*;\s*`,
+    String.raw`,?\s+(?:and then|then|while|before|after)\s+`,
+    String.raw`,\s+(?=(?:and )?${ORDER})`,
+    String.raw`\s+and\s+(?=${ORDER})`,
+  ].join('|'),
+  'i',
+);
+
 /** Parts of a sentence that may each order something. */
-const clauses = (text: string) =>
-  text.split(
-    /(?<=[.!?;])\s+|\s*;\s*|,?\s+(?:and then|then|while|before|after)\s+|,\s+(?=(?:and )?(?:finely |thinly )?(?:slice|dice|mince|chop|shred|cut|halve|quarter|peel|crush|trim|carve)\b)|\s+and\s+(?=(?:finely |thinly )?(?:slice|dice|mince|chop|shred|cut|halve|quarter|peel|crush|trim|carve)\b)/i,
-  );
+const clauses = (text: string) => text.split(BETWEEN);
 
 function verbIn(clause: string): { cut: string; at: number; end: number } | null {
   let best: { cut: string; at: number; end: number } | null = null;

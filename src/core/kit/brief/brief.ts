@@ -68,7 +68,7 @@ export function* briefing(
   const blade = trial?.step.blade;
   if (!type || !blade || !cook) return null;
   const ranges = yield* rangesOf(trial, type);
-  const make: Make = makeOf(trial, cook.handed);
+  const make: Make = makeOf(trial);
   yield;
   const { priceUpTo, instead } = yield* walkAway(context, planned, step);
   const length: [number, number] = ranges.lengthMm ?? [blade.blade.lengthMm, blade.blade.lengthMm];

@@ -64,7 +64,7 @@ const HANDLE_WORDS: readonly [RegExp, BladeModel['handleStyle']][] = [
   [/octagon/i, 'octagon'],
   [/d[- ]shape/i, 'd-shape'],
   [/\boval\b/i, 'oval'],
-  [/mou?lded|fibrox|polymer|plastic handle|rubber/i, 'moulded'],
+  [/mou?lded|polymer|plastic handle|rubber/i, 'moulded'],
   [/(?:steel|metal) handle/i, 'metal'],
   [/rivet|western handle|full tang/i, 'western'],
 ];

@@ -9,7 +9,7 @@ interface Trait {
   of: (blade: BladeModel) => string;
   values: readonly string[];
   told: Record<string, string>;
-  as: (blade: BladeModel, value: string, hand: 'left' | 'right') => Partial<BladeModel>;
+  as: (blade: BladeModel, value: string) => Partial<BladeModel>;
 }
 
 const plain = (
@@ -154,7 +154,7 @@ const AVOIDED = 6;
  * Every trait of a step's blade tried as everything else it might be: what must be there (all else costs half a point or more), what is to be
  * avoided and why, and what does not matter.
  */
-export function makeOf(trial: Trial, hand: 'left' | 'right'): Make {
+export function makeOf(trial: Trial): Make {
   const most = 100 * WORTH.halfPoint.value;
   const make: Make = { must: [], avoid: [], indifferent: [] };
   const avoided: { lost: number; words: string }[] = [];
@@ -162,7 +162,7 @@ export function makeOf(trial: Trial, hand: 'left' | 'right'): Make {
     const own = trait.of(trial.pick);
     const others = trait.values.filter((value) => value !== own && trait.told[value] !== undefined);
     const tried = others.map((value) => {
-      const changes = trait.as(trial.pick, value, hand);
+      const changes = trait.as(trial.pick, value);
       return { value, changes, lost: trial.drop(changes) };
     });
     const worse = tried.filter(({ lost }) => lost >= most);
