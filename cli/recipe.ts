@@ -1,4 +1,4 @@
-import { lexicon } from '../data/foods';
+import { languages, lexicon } from '../data/foods';
 import { reference } from '../data/reference';
 import { FaultyInput, shown } from '../src/core/formats/faults';
 import { textOf } from '../src/core/recipe/bytes';
@@ -12,5 +12,5 @@ run(() => {
     throw new FaultyInput([
       { path: '--portions', message: `${shown(options.portions)} is not a number between 1 and 500` },
     ]);
-  return `${JSON.stringify(readRecipe(textOf(readBytes(file)), lexicon, reference.tasks, portions), null, 2)}\n`;
+  return `${JSON.stringify(readRecipe(textOf(readBytes(file)), { lexicon, languages, tasks: reference.tasks }, portions), null, 2)}\n`;
 });

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { z } from '../core/zod';
-import { lexicon } from '../../data/foods';
+import { languages, lexicon } from '../../data/foods';
 import rawTasks from '../../data/tasks.json';
 import { taskSchema } from '../core/cutting/task';
 import { FaultyInput, faultLine } from '../core/formats/faults';
@@ -19,7 +19,7 @@ const recipeWorker = {
   /** A recipe as it was understood, or why it could not be read. */
   read(source: string): { recipe: Recipe } | { fault: string } {
     try {
-      return { recipe: readRecipe(source, lexicon, tasks) };
+      return { recipe: readRecipe(source, { lexicon, languages, tasks }) };
     } catch (error) {
       if (error instanceof FaultyInput) return { fault: error.faults.map(faultLine).join('; ') };
       throw error;

@@ -159,16 +159,22 @@ function fromHtml(source: string): RecipeText {
   ]);
 }
 
+/** How the lines of a text are said in English, once its language is known. */
+type ToEnglish = (lines: readonly string[]) => (line: string) => string;
+
+const SERVES = /^(serves|servings?|portions?|makes)\b/i;
 /** What stands over the method in a plain text. */
 const METHOD = /^(?:method|instructions|directions|preparation|steps|how to make it)\s*:?$/i;
 
 /** Plain lines: a first line without a quantity that is followed by others is not taken for a name; every line is read. */
-function fromPlain(source: string): RecipeText {
-  const serves = /\b(?:serves|servings?|portions?|makes|for)\s*:?\s*(\d+)/i.exec(
-    source.split(/\r?\n/).find((l) => /^(serves|servings?|portions?|makes)\b/i.test(l.trim())) ?? '',
-  );
+function fromPlain(source: string, toEnglish: ToEnglish): RecipeText {
   const all = source.split(/\r?\n/);
-  const at = all.findIndex((line) => METHOD.test(line.trim()));
+  const english = toEnglish(all);
+  const serving = (line: string) => SERVES.test(english(line.trim()));
+  const serves = /\b(?:serves|servings?|portions?|makes|for)\s*:?\s*(\d+)/i.exec(
+    english(all.find(serving)?.trim() ?? ''),
+  );
+  const at = all.findIndex((line) => METHOD.test(english(line.trim())));
   return {
     name: null,
     portions: serves ? portionsOf(serves[1]) : null,
@@ -181,12 +187,12 @@ function fromPlain(source: string): RecipeText {
             .filter(Boolean),
     lines: (at < 0 ? all : all.slice(0, at))
       .map(clean)
-      .filter((line) => line !== '' && !/^(serves|servings?|portions?|makes)\b[^a-z]*\d+[^a-z]*$/i.test(line)),
+      .filter((line) => line !== '' && !/^(serves|servings?|portions?|makes)\b[^a-z]*\d+[^a-z]*$/i.test(english(line))),
   };
 }
 
 /** Takes a recipe document apart: JSON-LD, an HTML page that holds it, or plain ingredient lines. Throws {@link FaultyInput}. */
-export function readDocument(source: string): RecipeText {
+export function readDocument(source: string, toEnglish: ToEnglish): RecipeText {
   if (source.length > MAX_RECIPE)
     throw new FaultyInput([{ path: 'file', message: 'is larger than 2 MB; a recipe is smaller than that' }]);
   const trimmed = source.replace(/^\uFEFF/, '').trim();
@@ -200,7 +206,7 @@ export function readDocument(source: string): RecipeText {
         { path: 'file', message: 'is JSON without a schema.org Recipe ("@type": "Recipe") in it' },
       ]);
     found = recipe;
-  } else found = /^<(?!\d)/.test(trimmed) ? fromHtml(trimmed) : fromPlain(trimmed);
+  } else found = /^<(?!\d)/.test(trimmed) ? fromHtml(trimmed) : fromPlain(trimmed, toEnglish);
   if (found.lines.length === 0)
     throw new FaultyInput([
       { path: 'recipeIngredient', message: 'is empty; a recipe needs at least one ingredient line' },

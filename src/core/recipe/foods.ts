@@ -23,6 +23,15 @@ const foodSchema = z.strictObject({
 });
 export type Food = Omit<z.infer<typeof foodSchema>, 'names'>;
 
+/** The words of English: by which it is known, what is counted (`counts`: each word with the name it is kept under), and cut words by what they mean. */
+const englishSchema = z.strictObject({
+  id: z.literal('en'),
+  name: z.string(),
+  common: z.array(z.string()),
+  counts: z.record(z.string(), z.string()),
+  cuts: z.array(z.tuple([z.string(), z.string()])),
+});
+
 const fileSchema = z.strictObject({
   classes: z.record(z.string(), foodClassSchema),
   foods: z.array(foodSchema),
@@ -35,11 +44,18 @@ export interface Lexicon {
   names: Map<string, { name: string; food: Food }>;
   /** Words of the longest name. */
   longest: number;
+  /** Count words the ingredient parser does not know as units, each with the name it is kept under. */
+  counts: Map<string, string>;
+  /** Cut words by what they mean, the most telling first. */
+  cuts: readonly (readonly [string, RegExp])[];
+  /** Words by which English is known, in the singular. */
+  common: ReadonlySet<string>;
 }
 
 /** Reads the lexicon. Throws a ZodError for a malformed row, an Error for a food of an unknown class. */
-export function readLexicon(raw: unknown): Lexicon {
+export function readLexicon(raw: unknown, rawEnglish: unknown): Lexicon {
   const { classes, foods } = fileSchema.parse(raw);
+  const english = englishSchema.parse(rawEnglish);
   const names: Lexicon['names'] = new Map();
   let longest = 1;
   for (const { names: all, ...food } of foods) {
@@ -50,7 +66,17 @@ export function readLexicon(raw: unknown): Lexicon {
       names.set(words.join(' '), { name, food });
     }
   }
-  return { classes: new Map(Object.entries(classes)), names, longest };
+  return {
+    classes: new Map(Object.entries(classes)),
+    names,
+    longest,
+    counts: new Map(Object.entries(english.counts)),
+    cuts: english.cuts.map(([cut, pattern]) => [cut, new RegExp(pattern)]),
+    common: new Set([
+      ...[...english.common, ...Object.keys(english.counts)].map((word) => tokens(word).join(' ')),
+      ...[...names.keys()].flatMap((name) => name.split(' ')),
+    ]),
+  };
 }
 
 /** A food named in some words: where its name lies and what it is. */

@@ -15,6 +15,8 @@ export interface RecipeLine {
   cut: string | null;
   /** `standsFor`: the food has no task of its own; the nearest one stands for it, counted by size. */
   tasks: { id: string; amount: number; standsFor?: string }[];
+  /** A question about an amount that no kitchen has. */
+  ask?: string;
 }
 
 const NUMBER_WORDS: Record<string, number> = {
@@ -32,49 +34,6 @@ const NUMBER_WORDS: Record<string, number> = {
   ten: 10,
   twelve: 12,
   dozen: 12,
-};
-/** Count words the parser does not know as units, each with the name it is kept under. */
-const COUNT_WORDS: Record<string, string> = {
-  clove: 'clove',
-  head: 'head',
-  bulb: 'bulb',
-  bunch: 'bunch',
-  handful: 'handful',
-  sprig: 'sprig',
-  stalk: 'stalk',
-  stick: 'stick',
-  rib: 'rib',
-  leaf: 'leaf',
-  slice: 'slice',
-  rasher: 'rasher',
-  piece: 'piece',
-  fillet: 'fillet',
-  thumb: 'thumb',
-  knob: 'knob',
-  ear: 'ear',
-  cob: 'cob',
-  loaf: 'loaf',
-  rack: 'rack',
-  block: 'block',
-  bag: 'bag',
-  ball: 'ball',
-  side: 'side',
-  heart: 'heart',
-  spear: 'spear',
-  stem: 'stem',
-  pack: 'packet',
-  packet: 'packet',
-  package: 'packet',
-  punnet: 'packet',
-  tin: 'can',
-  can: 'can',
-  jar: 'jar',
-  carton: 'carton',
-  tube: 'tube',
-  pinch: 'pinch',
-  dash: 'dash',
-  drop: 'drop',
-  knife: 'knob',
 };
 /** In these, food comes cut or needs no cutting. */
 const PRESERVED = /\b(can|tin|jar)s?\b|\b(tinned|canned|jarred|frozen|bottled)\b/;
@@ -114,13 +73,19 @@ function tidy(source: string): string {
   text = text.replace(/^(\d+) (and|&) (an? |1 )?(half|1\/2|½)\b/i, '$1 1/2');
   text = text.replace(/^(\d[\d.,/ ]*)(?:to|or)\s+(\d)/i, '$1-$2');
   text = text.replace(/^(\d+) ?[x×] ?(?=\d)/i, '$1 x ');
-  text = text.replace(/(\d)\s*(g|kg|ml|cl|dl|l|oz|lb|lbs|cm|mm)\b\.?/gi, '$1 $2');
+  text = text.replace(
+    /\b(milli|centi|deci)?lit(?:re|er)s?\b/gi,
+    (_, part: string | undefined) => `${part ? part.charAt(0).toLowerCase() : ''}l`,
+  );
+  text = text
+    .replace(/\b(k)?(?:ilo)?gram(?:me)?s?\b/gi, '$1g')
+    .replace(/(\d)\s*(g|kg|ml|cl|dl|l|oz|lb|lbs|cm|mm)\b\.?/gi, '$1 $2');
   text = text.replace(/^(handful|pinch|bunch|sprig|splash|drizzle|knob|dash|few drops)( of)? /i, '1 $1 ');
   // "1 heaped tbsp", "1 whole head": the size stands between number and unit
   text = text.replace(SIZED_UNIT, '$1 $2');
   // "Onions - 2, sliced": the number behind the name
   text = text.replace(
-    /^([a-z][a-z' ]*?)\s*[-:]?\s+(\d[\d./ -]*(?:\s?(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|cloves?))?)(?=$|[ ,(])/i,
+    /^([a-z][a-z' ]*?)\s*[-:,]?\s+(\d[\d./ -]*(?:\s?(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|cloves?))?)(?=$|[ ,(])/i,
     '$2 $1',
   );
   // one measure is enough: "200 g/7 oz" and "1 kg (2 lb)" say it twice
@@ -158,17 +123,17 @@ const MEASURE = String.raw`\d[\d./ ]*\s?(?:cups?|tablespoons?|tbsps?|teaspoons?|
 const TWO_MEASURES = new RegExp(`^(${MEASURE})\\.? ?(?:\\+|plus|and|&) ?(${MEASURE})\\b\\.? (.*)$`, 'i');
 
 /** A quantity with its unit; two measures of one food are added in the unit of the first. */
-function measured(text: string): Measured {
+function measured(text: string, { counts }: Lexicon): Measured {
   const [, one, other, food] = TWO_MEASURES.exec(text) ?? [];
   if (one && other && food) {
-    const [first, second] = [oneMeasure(`${one} ${food}`), oneMeasure(`${other} ${food}`)];
+    const [first, second] = [oneMeasure(`${one} ${food}`, counts), oneMeasure(`${other} ${food}`, counts)];
     const quantity = sumOf(first, second);
     if (quantity !== null) return { ...first, quantity };
   }
-  return oneMeasure(text);
+  return oneMeasure(text, counts);
 }
 
-function oneMeasure(text: string): Measured {
+function oneMeasure(text: string, counts: Lexicon['counts']): Measured {
   const [parsed] = parseIngredient(bracketed(text));
   if (!parsed) return { quantity: null, unit: null, rest: text };
   const { quantity, quantity2 } = parsed;
@@ -181,7 +146,7 @@ function oneMeasure(text: string): Measured {
   }
   if (unit === null) {
     const [, first = '', after = ''] = /^([a-z]+)\.?\s+(?:of\s+)?(.*)$/i.exec(rest) ?? [];
-    const known = COUNT_WORDS[singular(plain(first))];
+    const known = counts.get(singular(plain(first)));
     // "cloves" alone are a spice, "cloves of garlic" are not
     if (known && after && quantity !== null) {
       unit = known;
@@ -210,10 +175,10 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
   const tidied = tidy(line);
   if (!/[a-z]/i.test(tidied) || /:\s*$/.test(tidied)) return null;
   const part = partOf(tidied);
-  const { quantity, unit, rest } = measured(part?.text ?? tidied);
+  const { quantity, unit, rest } = measured(part?.text ?? tidied, lexicon);
   const found =
     findFood(tokens(headOf(rest)), lexicon) ?? findFood(tokens(rest), lexicon) ?? findFood(tokens(tidied), lexicon);
-  const cut = readCut(rest.replace(SOUNDS_CUT, ' '));
+  const cut = readCut(rest.replace(SOUNDS_CUT, ' '), lexicon.cuts);
   const said = part ? part.cut : cut.said;
   if (!found) {
     const named = nameOf(rest);
@@ -228,8 +193,8 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
     return plainLine;
   const kind = lexicon.classes.get(food.class);
   if (!kind || part || PRESERVED.test(plain(tidied)) || unit === 'can' || unit === 'jar') return plainLine;
-  if (isProduct(rest)) return { ...plainLine, food: nameOf(rest), cut: null };
-  if (comesCut(rest, unit, food.class) || isSmall(rest, cut.cut)) return plainLine;
+  if (isProduct(rest) && food.class !== 'none') return { ...plainLine, food: nameOf(rest), cut: null };
+  if (comesCut(rest, unit, food.class) || isSmall(rest, unit, cut.cut)) return plainLine;
   const amount = measure(quantity, unit, food);
   const add = (id: string | null | undefined) => {
     const task = id ? tasks.get(id) : undefined;
@@ -279,7 +244,7 @@ function comesCut(rest: string, unit: string | null, kind: string): boolean {
   const head = headOf(rest);
   // whole nuts are chopped at home, and bought sliced
   if (kind === 'nut' && /\bchopped\b/i.test(head)) return false;
-  if (/^lardons?$/i.test(head.trim())) return true;
+  if (/\blardons?$/i.test(head.trim()) || (kind === 'bacon' && /\bcubes$/i.test(head.trim()))) return true;
   const before = CUT_BEFORE.test(head);
   if (before && /^(?:[a-z-]+ )*crushed\b/i.test(head) && kind !== 'garlic') return true;
   return before && (SOLD_CUT.has(kind) || unit === 'bag' || unit === 'packet' || PACKED.test(rest));
@@ -287,8 +252,9 @@ function comesCut(rest: string, unit: string | null, kind: string): boolean {
 
 /** Small things that go in whole unless a cut is named. */
 const SMALL = /\b(leaf|leaves)\b|\b(grape|cherry|baby|new|pearl|cocktail|mini)\b/i;
-const isSmall = (rest: string, cut: string | null): boolean =>
-  cut === null && SMALL.test(headOf(rest)) && !/\b(lettuce|cabbage|chard|kale|spinach|collard)\b/i.test(rest);
+const isSmall = (rest: string, unit: string | null, cut: string | null): boolean =>
+  cut === null &&
+  (unit === 'sprig' || (SMALL.test(headOf(rest)) && !/\b(lettuce|cabbage|chard|kale|spinach|collard)\b/i.test(rest)));
 
 /** The food a task is named for, where that is another than the one at hand; null where the task is its own. */
 function standsIn(task: Task, food: Food, lexicon: Lexicon): Food | null {

@@ -94,32 +94,51 @@ function foodsIn(words: string, lexicon: Lexicon): { food: Food; name: string }[
   return found;
 }
 
+/** Where what an order is about ends: how, where and until when it is done, and the next thing done with it. */
+const END =
+  /\b(?:until|for|over|on|onto|from|off|to|with|(?:and|then) (?:\w+ly )?(?:stir|add|mix|fry|toss|fold|cook|put|place|set|combine|serve|drain|rinse|wash|season|sprinkle|scatter|boil|roast|bake|soften|sweat|heat|whisk|reserve|keep|discard|remove|rub|pat|arrange|return|transfer|tip|brown|marinate|soak|steam|grill))\b/i;
+
+/** A cut that names no food and means the one last named: "slice across the grain", "dice it". */
+const MEANS_LAST = /^\s*(?:it|them|across|thinly|thickly|against|into|in|[.!]?\s*$)/i;
+
+interface Named {
+  food: Food;
+  name: string;
+}
+
 /**
  * The cuts a method orders, step by step: "cut the lamb into 3 cm cubes", "mince the garlic"; where a cut names no food ("slice across the grain")
- * the one last named is meant.
+ * the one last named is meant, or the one the next order names ("peel and dice the potatoes"). `verbLast`: what is cut stands before the verb.
  */
-export function orderedIn(steps: readonly string[], lexicon: Lexicon): Ordered[] {
-  const ordered: Ordered[] = [];
-  steps.forEach((text, i) => {
-    let last: { food: Food; name: string }[] = [];
-    for (const clause of clauses(text)) {
-      const verb = NO_CUT.test(clause) ? null : verbIn(clause);
-      if (!verb) {
-        const named = foodsIn(clause, lexicon);
-        if (named.length > 0) last = named;
-        continue;
-      }
-      const into = INTO.exec(clause);
+export function orderedIn(steps: readonly string[], lexicon: Lexicon, verbLast = false): Ordered[] {
+  return steps.flatMap((text, i) => ordersOf(text, lexicon, verbLast).map((order) => ({ step: i + 1, ...order })));
+}
+
+function ordersOf(text: string, lexicon: Lexicon, verbLast: boolean): Omit<Ordered, 'step'>[] {
+  const ordered: Omit<Ordered, 'step'>[] = [];
+  let last: Named[] = [];
+  let waiting: { text: string; cut: string }[] = [];
+  const give = (cut: string, clause: string, foods: readonly Named[]) => {
+    if (cut !== 'cut') for (const each of foods) ordered.push({ text: clause, cut, ...each });
+  };
+  for (const clause of clauses(text)) {
+    const verb = NO_CUT.test(clause) ? null : verbIn(clause);
+    const into = INTO.exec(clause);
+    const object = verb ? (clause.slice(verb.end, into?.index).split(END)[0] ?? '') : clause;
+    const before = verb && verbLast ? foodsIn(clause.slice(0, verb.at), lexicon) : [];
+    const named = before.length > 0 ? before : foodsIn(object, lexicon);
+    if (verb) {
       const shape = into?.[1]?.toLowerCase();
-      const object = clause.slice(verb.end, into?.index).split(/\b(?:until|for|over|on|onto|from|off|to)\b/i)[0] ?? '';
-      const named = foodsIn(object, lexicon);
-      const foods =
-        named.length > 0 ? named : /^\s*(?:it|them|across|thinly|thickly|against|into|in|$)/i.test(object) ? last : [];
       const cut = shape ? (AS[shape] ?? `in ${shape}`) : verb.cut;
-      if (cut !== 'cut')
-        for (const { food, name } of foods) ordered.push({ step: i + 1, text: clause.trim(), food, name, cut });
-      if (named.length > 0) last = named;
+      if (named.length === 0 && !verbLast && object.trim() === '' && !shape) waiting.push({ text: clause.trim(), cut });
+      else {
+        for (const each of waiting) give(each.cut, each.text, named);
+        waiting = [];
+        give(cut, clause.trim(), named.length > 0 ? named : MEANS_LAST.test(object) ? last : []);
+      }
     }
-  });
+    if (named.length > 0) last = named;
+  }
+  for (const each of waiting) give(each.cut, each.text, last);
   return ordered;
 }

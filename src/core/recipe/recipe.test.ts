@@ -2,15 +2,17 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { lexicon } from '../../../data/foods';
+import { languages, lexicon } from '../../../data/foods';
 import { reference } from '../../../data/reference';
 import { FaultyInput } from '../formats/faults';
 import { textOf } from './bytes';
 import { findFood } from './foods';
 import { readLine } from './line';
 import { readRecipe } from './recipe';
+import { translated } from './language';
 import { singular, tokens } from './text';
 
+const knowledge = { lexicon, languages, tasks: reference.tasks };
 const read = (line: string) => readLine(line, lexicon, reference.tasks);
 const taskOf = (line: string) => read(line)?.tasks[0]?.id ?? '-';
 const amountOf = (line: string) => read(line)?.tasks[0]?.amount ?? 0;
@@ -21,8 +23,8 @@ const rows = readFileSync(fileURLToPath(new URL('../../../data/recipeLines.tsv',
   .map((row) => row.split('\t'))
   .map(([line = '', quantity = '', food = '', task = '']) => ({ line, quantity, food, task }));
 
-test('two hundred lines as people write them: quantity and food in 95 of 100, the task in 90', () => {
-  expect(rows.length).toBeGreaterThanOrEqual(200);
+test('three hundred lines as people write them: quantity and food in 98 of 100, the task right or none in 95, wrong in 3 at most', () => {
+  expect(rows.length).toBeGreaterThanOrEqual(300);
   const judged = rows.map((row) => {
     const got = read(row.line);
     const quantity =
@@ -39,8 +41,10 @@ test('two hundred lines as people write them: quantity and food in 95 of 100, th
         .map(({ line, got }) => `${line} → ${got?.quantity ?? '-'} ${got?.food ?? '?'}, ${got?.tasks[0]?.id ?? '-'}`)
         .join('; '),
   );
-  expect(named).toBeGreaterThanOrEqual(0.95);
-  expect(cut).toBeGreaterThanOrEqual(0.9);
+  expect(named).toBeGreaterThanOrEqual(0.98);
+  expect(cut).toBeGreaterThanOrEqual(0.95);
+  const astray = judged.filter(({ got, cut }) => !cut && got?.tasks.length).length / rows.length;
+  expect(astray).toBeLessThanOrEqual(0.03);
 });
 
 describe('amounts come in the task’s own unit', () => {
@@ -169,7 +173,7 @@ describe('cut or not', () => {
   test('what has no task of its own is told by its stand-in, counted by size and not by pieces', () => {
     expect(read('2 bananas, sliced')?.tasks).toEqual([{ id: 'cucumber-slice', amount: 0.8, standsFor: 'banana' }]);
     expect(read('2 cucumbers, sliced')?.tasks).toEqual([{ id: 'cucumber-slice', amount: 2 }]);
-    expect(readRecipe('2 bananas, sliced', lexicon, reference.tasks, 8).lines[0]?.tasks[0]).toMatchObject({
+    expect(readRecipe('2 bananas, sliced', knowledge, 8).lines[0]?.tasks[0]).toMatchObject({
       amount: 1.6,
       standsFor: 'banana',
     });
@@ -180,8 +184,7 @@ describe('the method', () => {
   const recipe = (ingredients: string[], steps: unknown) =>
     readRecipe(
       JSON.stringify({ '@type': 'Recipe', recipeYield: 4, recipeIngredient: ingredients, recipeInstructions: steps }),
-      lexicon,
-      reference.tasks,
+      knowledge,
     );
   const work = (ingredients: string[], steps: unknown) =>
     recipe(ingredients, steps).lines.map(({ tasks: [first] }) => (first ? `${first.id} ${first.amount}` : '-'));
@@ -225,10 +228,56 @@ describe('the method', () => {
   });
 
   test('plain text has its method under a heading', () => {
-    const plainText = readRecipe('2 onions\n1 l stock\nMethod:\nThinly slice the onions.', lexicon, reference.tasks);
+    const plainText = readRecipe('2 onions\n1 l stock\nMethod:\nThinly slice the onions.', knowledge);
     expect(plainText.lines).toHaveLength(2);
     expect(plainText.lines[0]?.tasks).toEqual([{ id: 'onion-slice', amount: 2 }]);
   });
+});
+
+describe('languages', () => {
+  const [german] = languages;
+  test.each([
+    ['2 große Zwiebeln, fein gewürfelt', 2, 'onion', 'onion-dice'],
+    ['1 Pfund Möhren, in Scheiben geschnitten', 500, 'carrot', 'carrot-slice'],
+    ['3 Zehen Knoblauch, gepresst', 3, 'garlic', 'garlic-crush'],
+    ['1/2 Weißkohl, in feine Streifen geschnitten', 0.5, 'white cabbage', 'cabbage-shred'],
+    ['2 Hähnchenbrustfilets à 180 g, in Würfel geschnitten', 2, 'chicken breast fillet', 'meat-cube'],
+    ['1 Gemüsezwiebel, in Ringen', 1, 'onion', 'onion-slice'],
+    ['4 EL Olivenöl', 4, 'olive oil', '-'],
+    ['etwas Muskatnuss', null, 'nutmeg', '-'],
+  ])('German: %s', (line, quantity, food, task) => {
+    const [got] = readRecipe(`Für 4 Personen\n${line}\nSalz und Pfeffer`, knowledge).lines;
+    expect(got).toMatchObject({ line, quantity, food });
+    expect(got?.tasks[0]?.id ?? '-').toBe(task);
+  });
+
+  test('the verb stands last, compounds mean their last part, and the language is told', () => {
+    const recipe = readRecipe(
+      'Für 2 Personen\n3 Kartoffeln\n2 Zwiebeln\nZubereitung:\nDie Kartoffeln schälen und in dünne Scheiben schneiden.\nZwiebeln fein hacken.',
+      knowledge,
+    );
+    expect(recipe).toMatchObject({ language: 'de', portions: 2, unread: [] });
+    expect(recipe.lines.map(({ tasks }) => tasks.map(({ id }) => id))).toEqual([
+      ['potato-slice-thin', 'root-peel'],
+      ['onion-dice'],
+    ]);
+    expect(german && translated('1 Gartenmöhre', german)).toBe('1 carrot');
+  });
+
+  test('a language without a file is told, and its lines are unread rather than empty', () => {
+    const french =
+      '2 oignons émincés\n3 gousses d’ail hachées\n500 g de bœuf coupé en cubes\n1 cuillère à soupe de farine';
+    expect(readRecipe(french, knowledge)).toMatchObject({ language: 'fr', lines: [], unread: french.split('\n') });
+    expect(readRecipe('2 onions, diced\n1 baguette\n300 g dark chocolate', knowledge).language).toBeUndefined();
+  });
+});
+
+test('an amount no kitchen has is asked about', () => {
+  const ask = (text: string) => readRecipe(`Serves 4\n${text}`, knowledge).lines[0]?.ask;
+  expect(ask('1000 kg potatoes')).toContain('is that right');
+  expect(ask('400 onions')).toContain('is that right');
+  expect(ask('1 kg potatoes')).toBeUndefined();
+  expect(ask('200 g peppercorns')).toBeUndefined();
 });
 
 describe('bytes', () => {
@@ -246,17 +295,13 @@ describe('bytes', () => {
 });
 
 describe('documents', () => {
-  const page = (inside: string) =>
-    readRecipe(`<!doctype html><html><body>${inside}</body></html>`, lexicon, reference.tasks);
+  const page = (inside: string) => readRecipe(`<!doctype html><html><body>${inside}</body></html>`, knowledge);
   const lines = (inside: string) => page(inside).lines.map(({ line }) => line);
 
   test('yields come as number, text or object', () => {
     const yields = (recipeYield: unknown) =>
-      readRecipe(
-        JSON.stringify({ '@type': 'Recipe', recipeYield, recipeIngredient: ['1 onion, diced'] }),
-        lexicon,
-        reference.tasks,
-      ).portions;
+      readRecipe(JSON.stringify({ '@type': 'Recipe', recipeYield, recipeIngredient: ['1 onion, diced'] }), knowledge)
+        .portions;
     expect(
       [6, '6', '6 servings', { '@type': 'QuantitativeValue', value: 6 }, { value: '6' }, ['6', 'six']].map(yields),
     ).toEqual([6, 6, 6, 6, 6, 6]);
@@ -295,7 +340,7 @@ describe('documents', () => {
     recipeIngredient: ['2 onions, chopped', '1 kg potatoes, peeled and diced', '1 l water'],
   };
   const ids = (source: string, portions?: number) =>
-    readRecipe(source, lexicon, reference.tasks, portions).lines.map((l) => l.tasks[0]?.id ?? '-');
+    readRecipe(source, knowledge, portions).lines.map((l) => l.tasks[0]?.id ?? '-');
 
   test.each<[string, string]>([
     ['a lone object', JSON.stringify(node)],
@@ -315,11 +360,11 @@ describe('documents', () => {
     ['lines with bullets', 'Serves 4\n• 2 onions, chopped\n- 1 kg potatoes, peeled and diced\n* 1 l water'],
   ])('%s', (_kind, source) => {
     expect(ids(source)).toEqual(['onion-dice', 'potato-dice', '-']);
-    expect(readRecipe(source, lexicon, reference.tasks).portions).toBe(4);
+    expect(readRecipe(source, knowledge).portions).toBe(4);
   });
 
   test('name and portions are read, and other portions scale quantities and tasks', () => {
-    const recipe = readRecipe(JSON.stringify(node), lexicon, reference.tasks, 8);
+    const recipe = readRecipe(JSON.stringify(node), knowledge, 8);
     expect(recipe.name).toBe('Harbour soup & bread');
     expect(recipe.portions).toBe(8);
     expect(recipe.lines[0]).toMatchObject({ quantity: 4, tasks: [{ id: 'onion-dice', amount: 4 }] });
@@ -332,12 +377,12 @@ describe('documents', () => {
     ['<html><body>no recipe</body></html>', 'a page without a schema.org Recipe'],
     [JSON.stringify({ '@type': 'Recipe', recipeIngredient: [] }), 'at least one ingredient line'],
   ])('what holds no recipe is refused with the way out: %s', (source, words) => {
-    expect(() => readRecipe(source, lexicon, reference.tasks)).toThrow(words);
+    expect(() => readRecipe(source, knowledge)).toThrow(words);
   });
 
   test('nothing is dropped: every line is read or listed as unread', () => {
     const source = 'For the sauce:\n2 onions, chopped\n???\nsome zorbleberries, finely sliced';
-    const { lines, unread } = readRecipe(source, lexicon, reference.tasks);
+    const { lines, unread } = readRecipe(source, knowledge);
     expect(lines.map((l) => l.line)).toEqual(['2 onions, chopped']);
     expect(unread).toEqual(['For the sauce:', '???', 'some zorbleberries, finely sliced']);
     fc.assert(
@@ -352,7 +397,7 @@ describe('documents', () => {
           .filter(Boolean);
         if (wanted.length === 0) return;
         try {
-          const got = readRecipe(wanted.join('\n'), lexicon, reference.tasks);
+          const got = readRecipe(wanted.join('\n'), knowledge);
           for (const { tasks } of got.lines)
             for (const { id, amount } of tasks) expect(reference.tasks.has(id) && amount > 0).toBe(true);
         } catch (error) {
@@ -378,9 +423,9 @@ test('forty lines are read in a blink', () => {
     .slice(0, 40)
     .map((row) => row.line)
     .join('\n');
-  readRecipe(forty, lexicon, reference.tasks);
+  readRecipe(forty, knowledge);
   const began = performance.now();
-  readRecipe(forty, lexicon, reference.tasks);
+  readRecipe(forty, knowledge);
   const took = performance.now() - began;
   console.log(`a recipe of 40 lines: ${took.toFixed(1)} ms`);
   expect(took).toBeLessThan(1000);

@@ -1,9 +1,11 @@
 import type { Task } from '../cutting/task';
 import { readDocument } from './document';
-import { findFood, type Lexicon } from './foods';
+import { findFood, type Food, type Lexicon } from './foods';
+import { languageOf, translated, type Language } from './language';
 import { readLine, type RecipeLine } from './line';
 import { orderedIn, type Ordered } from './method';
 import { tokens } from './text';
+import { measure } from './units';
 
 /** A recipe as it was understood: every line read, or listed among the unread. */
 export interface Recipe {
@@ -11,56 +13,105 @@ export interface Recipe {
   version: 1;
   name: string | null;
   portions: number;
+  /** ISO 639-1 code, where the recipe is not in English. */
+  language?: string;
   lines: RecipeLine[];
   unread: string[];
   /** Cuts the method orders of what stands in no line. */
   method?: { step: number; text: string; tasks: RecipeLine['tasks'] }[];
 }
 
+/** What reading a recipe rests on. */
+export interface RecipeKnowledge {
+  lexicon: Lexicon;
+  tasks: ReadonlyMap<string, Task>;
+  /** Languages read beside English. */
+  languages: readonly Language[];
+}
+
 /** Portions taken where a recipe does not say. */
 export const USUAL_PORTIONS = 4;
 
+/** More than this of one food for one portion is asked about: grams, and pieces of what weighs more than a few grams. */
+const MOST = { grams: 3000, pieces: 60, small: 3 };
+
 /**
  * Reads a recipe for so many portions (its own when `portions` is not given, else {@link USUAL_PORTIONS}); amounts of
- * tasks scale along. Throws FaultyInput when the document is not readable.
+ * tasks scale along. Another language is read through its table of words, or told where there is none. Throws FaultyInput when the document is not
+ * readable.
  */
-export function readRecipe(
-  source: string,
-  lexicon: Lexicon,
-  tasks: ReadonlyMap<string, Task>,
-  portions?: number,
-): Recipe {
-  const document = readDocument(source);
+export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?: number): Recipe {
+  const { lexicon, tasks, languages } = knowledge;
+  const document = readDocument(source, (lines) => inEnglish(languageOf(lines, lexicon, languages)?.read));
+  const language = languageOf(document.lines, lexicon, languages);
   const own = document.portions ?? USUAL_PORTIONS;
   const wanted = portions ?? own;
-  const ordered = orderedIn(document.steps, lexicon);
+  const recipe = {
+    format: 'scabbard.recipe' as const,
+    version: 1 as const,
+    name: document.name,
+    portions: wanted,
+    ...(language ? { language: language.id } : {}),
+  };
+  if (language && !language.read) return { ...recipe, lines: [], unread: document.lines };
+  const english = inEnglish(language?.read);
+  const ordered = orderedIn(document.steps.map(english), lexicon, language?.read?.verbLast);
+  const lines = document.lines.map((line) => {
+    const said = english(line);
+    const as = readLine(said, lexicon, tasks);
+    return { line, said, as, food: as ? foodOf(as, lexicon) : undefined };
+  });
+  const foods = new Set(lines.map(({ food }) => food));
   const taken = new Set<Ordered>();
-  const read = document.lines.map((line) => {
-    const as = readLine(line, lexicon, tasks);
-    const food = as?.food ? findFood(tokens(as.food), lexicon)?.food : undefined;
-    const alike = ordered.filter((each) => each.food === food);
-    for (const each of alike) taken.add(each);
-    const [first] = alike;
-    // a line that names its own cut keeps it: nothing is counted twice
-    if (!as || !first || as.cut !== null) return { line, as };
-    const again = readLine(`${line}, ${alike.map(({ cut }) => cut).join(', ')}`, lexicon, tasks);
-    return { line, as: again && again.food === as.food ? { ...again, line } : as };
+  const read = lines.map(({ line, said, as, food }) => {
+    const orders = ordered.filter((each) => meantBy(each, as, food, foods));
+    for (const each of orders) taken.add(each);
+    return { line, as: as && withOrders(said, as, orders, knowledge) };
   });
   const method = ordered
     .filter((each) => !taken.has(each))
     .flatMap(({ step, text, name, cut }) => {
       const found = readLine(`1 ${name}, ${cut}`, lexicon, tasks)?.tasks ?? [];
-      return found.length > 0 ? [{ step, text, tasks: found }] : [];
+      return found.length > 0
+        ? [{ step, text: language ? (document.steps[step - 1] ?? text) : text, tasks: found }]
+        : [];
     });
   return {
-    format: 'scabbard.recipe',
-    version: 1,
-    name: document.name,
-    portions: wanted,
-    lines: read.flatMap(({ as }) => (as ? [scaled(as, wanted / own)] : [])),
+    ...recipe,
+    lines: read.flatMap(({ line, as }) =>
+      as ? [asked(scaled({ ...as, line }, wanted / own), wanted, foodOf(as, lexicon))] : [],
+    ),
     unread: read.flatMap(({ line, as }) => (as ? [] : [line])),
     ...(method.length > 0 ? { method } : {}),
   };
+}
+
+const inEnglish =
+  (language: Language | null | undefined) =>
+  (line: string): string =>
+    language ? translated(line, language) : line;
+
+const foodOf = (line: RecipeLine, lexicon: Lexicon): Food | undefined =>
+  line.food === null ? undefined : findFood(tokens(line.food), lexicon)?.food;
+
+/** Whether an order of the method is about a line: its food, or one named in short ("the chicken" of a whole chicken) that stands in no line. */
+const meantBy = (order: Ordered, as: RecipeLine | null, food: Food | undefined, foods: ReadonlySet<Food | undefined>) =>
+  order.food === food ||
+  (food !== undefined &&
+    food.class !== 'none' &&
+    !foods.has(order.food) &&
+    tokens(order.name).every((word) => tokens(as?.food ?? '').includes(word)));
+
+/** A line with the cuts the method orders of it; one that names its own cut keeps it: nothing is counted twice. */
+function withOrders(
+  line: string,
+  as: RecipeLine,
+  orders: readonly Ordered[],
+  { lexicon, tasks }: RecipeKnowledge,
+): RecipeLine {
+  if (orders.length === 0 || (as.cut !== null && as.cut !== 'whole')) return as;
+  const again = readLine(`${line}, ${orders.map(({ cut }) => cut).join(', ')}`, lexicon, tasks);
+  return again && again.food === as.food ? again : as;
 }
 
 function scaled(line: RecipeLine, by: number): RecipeLine {
@@ -70,4 +121,14 @@ function scaled(line: RecipeLine, by: number): RecipeLine {
     quantity: line.quantity === null ? null : times(line.quantity),
     tasks: line.tasks.map((task) => ({ ...task, amount: Math.max(0.01, times(task.amount)) })),
   };
+}
+
+/** A line whose amount no kitchen has carries a question. */
+function asked(line: RecipeLine, portions: number, food: Food | undefined): RecipeLine {
+  if (line.quantity === null || !food) return line;
+  const { grams, pieces } = measure(line.quantity, line.unit, food);
+  const many = pieces / portions > MOST.pieces && grams / Math.max(pieces, 1) > MOST.small;
+  const much = grams / portions > MOST.grams;
+  if (!many && !much) return line;
+  return { ...line, ask: `${line.quantity} ${line.unit ?? line.food ?? ''} for ${portions}: is that right?` };
 }
