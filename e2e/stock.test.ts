@@ -161,7 +161,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/cutting`);
   await page.waitForSelector('#load');
-  await (await page.waitForSelector('xpath///summary[contains(., "Bring in a recipe")]'))?.click();
+  await (await page.waitForSelector('xpath///summary[contains(., "Bring in recipes")]'))?.click();
   await page.type(
     'textarea',
     'Serves 2\n3 leeks, sliced\n1 kg potatoes, peeled and diced\n1 l stock\nsome zorbleberries, sliced',
@@ -180,7 +180,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
   ).toBe('');
   await page.select('select[aria-label="Task of: 3 leeks, sliced"]', 'onion-slice');
   await page.select('select[aria-label="Task of: some zorbleberries, sliced"]', 'strawberry-hull');
-  await page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('not read: pick its task'));
+  await page.waitForFunction(() => !document.querySelector('[data-standing="unread"]'));
   await page.type('input[placeholder="A dish"]', 'Leek soup');
   await (await page.waitForSelector('xpath///button[.//span[text()="Keep as a dish"]]'))?.click();
   await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('Leek soup is kept'));
@@ -196,6 +196,16 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
       { id: 'strawberry-hull', amount: 1 },
     ],
   });
+  // the correction is remembered for this workspace, for another amount
+  await page.type('textarea', '5 leeks, sliced\n---\n2 Zwiebeln, fein gehackt\n500 g Kartoffeln\n1 EL Öl');
+  await (await page.waitForSelector('xpath///button[.//span[text()="Read it"]]'))?.click();
+  await page.waitForFunction(() => document.querySelectorAll('ol > li > button[aria-expanded]').length === 2);
+  await page.waitForSelector('select[aria-label="Task of: 5 leeks, sliced"]');
+  expect(await textOf(page, 'main')).toContain('as you corrected it before');
+  await (await page.$$('ol > li > button[aria-expanded]'))[1]?.click();
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('Read from German'));
+  await (await page.waitForSelector('xpath///button[.//span[text()="Keep 2 dishes"]]'))?.click();
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('2 dishes are kept'));
   await (await page.waitForSelector('xpath///aside//summary[contains(., "Dice potatoes")]'))?.click();
   expect(await textOf(page, 'aside')).toContain('Leek soup');
   // nonsense is refused with the way out, and nothing is lost

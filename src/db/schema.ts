@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
+import type { ShownPlan } from '../core/formats/shownPlan';
 
 const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
 /** Length of the row's document as text, bytes: what it counts against the room of its workspace. */
@@ -96,6 +97,41 @@ export const workspaceModel = pgTable(
     createdAt: created(),
   },
   (table) => [primaryKey({ columns: [table.workspaceId, table.id] })],
+);
+
+/** What a workspace said of lines of recipes: the task a line of these words comes to, null where nothing is cut. */
+export const recipeCorrection = pgTable(
+  'recipe_correction',
+  {
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    words: text('words').notNull(),
+    task: text('task'),
+    createdAt: created(),
+  },
+  (table) => [primaryKey({ columns: [table.workspaceId, table.words] })],
+);
+
+/** A plan shown to whoever has its link, as it was when the link was made. Only the hash of the link's token is kept. */
+export const shownPlan = pgTable(
+  'shown_plan',
+  {
+    id: uuid('id').primaryKey().defaultRandom(),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    kitchenId: uuid('kitchen_id')
+      .notNull()
+      .references(() => kitchen.id, { onDelete: 'cascade' }),
+    tokenHash: text('token_hash').notNull().unique(),
+    withPrices: boolean('with_prices').notNull(),
+    document: jsonb('document').$type<ShownPlan>().notNull(),
+    bytes: bytes('document'),
+    createdAt: created(),
+    expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [index('shown_plan_kitchen').on(table.workspaceId, table.kitchenId)],
 );
 
 /** Sample kitchens anyone may open a copy of. */

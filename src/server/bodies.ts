@@ -2,8 +2,15 @@ import { bladeModelSchema, type BladeModel } from '../core/blade/schema';
 import { MAX_MODELS } from '../core/formats/catalogueFile';
 import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
 import { parseJson } from '../core/formats/json';
+import { planFileSchema } from '../core/formats/planFile';
+import { MAX_SHOWN_DAYS } from '../core/formats/shownPlan';
 import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
-import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES, workspaceFileSchema } from '../core/formats/workspaceFile';
+import {
+  MAX_WORDS,
+  MAX_WORKSPACE_BYTES,
+  MAX_WORKSPACE_VALUES,
+  workspaceFileSchema,
+} from '../core/formats/workspaceFile';
 import { checkIds, knownModels } from '../core/kitchen/ids';
 import { z } from '../core/zod';
 import { shippedModels } from '../../data/models';
@@ -83,6 +90,9 @@ const kitchenRoom = { bytes: MAX_FILE_BYTES + 1024, values: MAX_VALUES };
 const little = { bytes: 4096, values: 100 };
 const theKitchen = ({ kitchen }: { kitchen: KitchenFile }): Brought => ({ kitchens: [{ path: 'kitchen', kitchen }] });
 
+const words = z.string().trim().min(1).max(MAX_WORDS);
+const correctionBody = reader(z.strictObject({ words, task: z.string().max(80).nullable() }), little);
+
 const listOfModels = reader(
   z.strictObject({ models: z.array(z.unknown()).min(1).max(MAX_MODELS), duplicates: z.enum(['skip', 'replace']) }),
   { bytes: 0, values: 40 * MAX_MODELS },
@@ -127,6 +137,28 @@ export const BODIES = {
         ...kept.map((beside, j) => ({ path: `kitchens[${i}].kept[${j}].kitchen`, kitchen: beside.kitchen })),
       ]),
     }),
+  ),
+  correction: {
+    bytes: 2048,
+    read: (text) => {
+      const body = correctionBody.read(text, []);
+      const faults = new Faults();
+      if (body.task !== null) faults.check('task', body.task, reference.tasks, 'task');
+      faults.throwAny();
+      return body;
+    },
+  } satisfies Reader<{ words: string; task: string | null }>,
+  words: reader(z.strictObject({ words }), little),
+  show: reader(
+    z.strictObject({
+      plan: planFileSchema,
+      withPrices: z.boolean(),
+      days: z.number().int().min(1).max(MAX_SHOWN_DAYS),
+    }),
+    {
+      bytes: 1024 * 1024,
+      values: 50_000,
+    },
   ),
   open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
   nothing: reader(z.strictObject({}), little),

@@ -3,6 +3,7 @@ import type { WorkspaceFile } from '../core/formats/workspaceFile';
 import { kept, kitchen } from '../db/schema';
 import { addModels, readOwnModels, type TakenOver } from './catalogue';
 import { database } from './database';
+import { addCorrections, listCorrections } from './corrections';
 import { checkCount } from './kitchens';
 import { inWorkspace } from './workspaces';
 
@@ -18,7 +19,7 @@ export async function* workspaceText(workspaceId: string): AsyncGenerator<Uint8A
     .orderBy(asc(kitchen.createdAt));
   for (const [i, { id }] of ids.entries())
     yield encoder.encode(`${i > 0 ? ',' : ''}\n${await kitchenText(workspaceId, id)}`);
-  yield encoder.encode(']}\n');
+  yield encoder.encode(`],"corrections":${JSON.stringify(await listCorrections(workspaceId))}}\n`);
 }
 
 async function kitchenText(workspaceId: string, id: string): Promise<string> {
@@ -42,7 +43,7 @@ async function kitchenText(workspaceId: string, id: string): Promise<string> {
 /** Takes a workspace file in beside what stands there, all of it or nothing; models of the same id stay as they are. `full` when it does not fit. */
 export async function takeOver(
   workspaceId: string,
-  { models, kitchens }: WorkspaceFile,
+  { models, kitchens, corrections = [] }: WorkspaceFile,
 ): Promise<{ kitchens: number; models: TakenOver } | 'full'> {
   return inWorkspace(workspaceId, async (tx) => {
     const taken = await addModels(tx, workspaceId, models, 'skip');
@@ -68,6 +69,7 @@ export async function takeOver(
       if (rows.length > 0) await tx.insert(kept).values(rows);
     }
     await checkCount(tx, workspaceId);
+    if (corrections.length > 0) await addCorrections(tx, workspaceId, corrections);
     return { kitchens: kitchens.length, models: taken };
   });
 }

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { and, eq, exists, lt, not, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/connect';
-import { kept, kitchen, workspace, workspaceKey, workspaceModel } from '../db/schema';
+import { kept, kitchen, recipeCorrection, shownPlan, workspace, workspaceKey, workspaceModel } from '../db/schema';
 import { database } from './database';
 
 export const WORKSPACE_COOKIE = 'scabbard_workspace';
@@ -68,10 +68,10 @@ export async function inWorkspace<T>(workspaceId: string, work: (tx: Transaction
 }
 
 async function bytesOf(tx: Transaction, workspaceId: string): Promise<number> {
-  const sum = (table: typeof kitchen | typeof kept | typeof workspaceModel) =>
+  const sum = (table: typeof kitchen | typeof kept | typeof workspaceModel | typeof shownPlan) =>
     sql`(select coalesce(sum(${table.bytes}), 0) from ${table} where ${table.workspaceId} = ${workspaceId})`;
   const { rows } = await tx.execute<{ bytes: string }>(
-    sql`select ${sum(kitchen)} + ${sum(kept)} + ${sum(workspaceModel)} as bytes`,
+    sql`select ${sum(kitchen)} + ${sum(kept)} + ${sum(workspaceModel)} + ${sum(shownPlan)} as bytes`,
   );
   return Number(rows[0]?.bytes ?? 0);
 }
@@ -111,7 +111,9 @@ export async function openWithCode(code: string): Promise<{ id: string; token: s
 /** Whether anything stands in a workspace. */
 export async function isEmpty(workspaceId: string): Promise<boolean> {
   const held = await Promise.all(
-    [kitchen, workspaceModel].map((table) => database().$count(table, eq(table.workspaceId, workspaceId))),
+    [kitchen, workspaceModel, recipeCorrection].map((table) =>
+      database().$count(table, eq(table.workspaceId, workspaceId)),
+    ),
   );
   return held.every((count) => count === 0);
 }
@@ -123,7 +125,7 @@ export async function forgetWorkspace(workspaceId: string): Promise<void> {
 
 /** Removes workspaces that hold nothing and were not used for {@link EMPTY_DAYS} days. */
 export async function purgeEmptyWorkspaces(now: Date): Promise<void> {
-  const holds = (table: typeof kitchen | typeof workspaceModel) =>
+  const holds = (table: typeof kitchen | typeof workspaceModel | typeof recipeCorrection) =>
     exists(
       database()
         .select({ one: sql`1` })
@@ -137,6 +139,7 @@ export async function purgeEmptyWorkspaces(now: Date): Promise<void> {
         lt(workspace.seenAt, new Date(now.getTime() - EMPTY_DAYS * DAY)),
         not(holds(kitchen)),
         not(holds(workspaceModel)),
+        not(holds(recipeCorrection)),
       ),
     );
 }

@@ -1,75 +1,95 @@
-import type { BladeModel } from '../blade/schema';
+import { bladeModelSchema } from '../blade/schema';
+import { z } from '../zod';
 
-/** One step of a plan. Money is decimal, exact to the currency's minor unit; coverage is 0–1. Documented in docs/formats.md. */
-export interface PlanStep {
-  order: number;
-  action: 'buy' | 'sharpen' | 'repair' | 'service' | 'tool' | 'retire';
-  need: 'need' | 'want';
-  type: string | null;
-  model: string | null;
-  maker: string | null;
+const count = z.number().int().nonnegative();
+const share = z.number().min(-1).max(2);
+const money = z.number().min(-1e12).max(1e12);
+const text = z.string().max(2000);
+const id = z.string().max(200);
+const texts = z.array(text).max(200);
+const blade = bladeModelSchema.shape;
+
+const planStepSchema = z.strictObject({
+  order: count,
+  action: z.enum(['buy', 'sharpen', 'repair', 'service', 'tool', 'retire']),
+  need: z.enum(['need', 'want']),
+  type: id.nullable(),
+  model: id.nullable(),
+  maker: text.nullable(),
   /** Plain name of the thing: model, owned knife or tool. */
-  name: string;
-  lengthMm: number | null;
-  heelHeightMm: number | null;
-  weightG: number | null;
-  hrc: number | null;
-  steel: BladeModel['steel'] | null;
-  bevel: BladeModel['bevel'] | null;
-  handed: BladeModel['handed'] | null;
-  price: number;
-  month: number;
-  coverageAfter: number;
-  gain: number;
+  name: text,
+  lengthMm: z.number().nullable(),
+  heelHeightMm: z.number().nullable(),
+  weightG: z.number().nullable(),
+  hrc: z.number().nullable(),
+  steel: blade.steel.nullable(),
+  bevel: blade.bevel.nullable(),
+  handed: blade.handed.nullable(),
+  price: money,
+  month: count,
+  coverageAfter: share,
+  gain: share,
   /** What it costs a year: price over its life, sharpening, replacement; an estimate. */
-  costPerYear: number;
+  costPerYear: money,
   /** Points it adds less points paid at the price of a point. */
-  worth: number;
+  worth: z.number(),
   /** Highest price at which it stays in the plan; null until it is asked for. */
-  walkAwayPrice: number | null;
+  walkAwayPrice: money.nullable(),
   /** How its edge fares on the work that goes to it here; null for what has no edge to keep. */
-  edge: {
-    averageKeenness: number;
-    sharpenEveryWeeks: number | null;
-    honeEveryDays: number | null;
-    angleDeg: number;
-  } | null;
+  edge: z
+    .strictObject({
+      averageKeenness: z.number(),
+      sharpenEveryWeeks: z.number().nullable(),
+      honeEveryDays: z.number().nullable(),
+      angleDeg: z.number(),
+    })
+    .nullable(),
   /** Share of perturbed plans in which this model at this length stayed; null until it has been asked. */
-  stays: number | null;
+  stays: share.nullable(),
   /** The model that takes its place most often where it does not stay. */
-  closeTo?: string;
-  because: string[];
-  takesOver: { task: string; minutesPerWeek: number; score: number }[];
-  runnersUp: { model: string; costsCoverage: number; price: number }[];
+  closeTo: id.optional(),
+  because: texts,
+  takesOver: z.array(z.strictObject({ task: id, minutesPerWeek: z.number(), score: z.number() })).max(1000),
+  runnersUp: z.array(z.strictObject({ model: id, costsCoverage: z.number(), price: money })).max(100),
   /** Index of the owned knife that the step is about. */
-  owned?: number;
+  owned: count.optional(),
   /** It cuts nothing but keeps the kit: a board, guards, something to hone or sharpen with. */
-  upkeep?: true;
-}
+  upkeep: z.literal(true).optional(),
+});
+/** One step of a plan. Money is decimal, exact to the currency's minor unit; coverage is 0–1. Documented in docs/formats.md. */
+export type PlanStep = z.infer<typeof planStepSchema>;
 
-/** The answer to a kitchen file: steps in order, what they cost and reach, and what stays badly served. */
-export interface Plan {
-  format: 'scabbard.plan';
-  version: 1;
-  kitchen: string;
-  currency: string;
-  coverage: { now: number; needs: number; all: number };
+const lengthBandSchema = z.strictObject({ fromMm: z.number(), toMm: z.number(), why: texts });
+/** The band of edge lengths that suits a cook's general knife, mm, with the reasons that moved it. */
+export type LengthBand = z.infer<typeof lengthBandSchema>;
+
+export const planFileSchema = z.strictObject({
+  format: z.literal('scabbard.plan'),
+  version: z.literal(1),
+  kitchen: text,
+  currency: z.string().length(3),
+  coverage: z.strictObject({ now: share, needs: share, all: share }),
   /** Coverage in points less what the kit is paid, and the price of a point behind it, in the kitchen's currency. */
-  worth: { points: number; pointPrice: number };
-  steps: PlanStep[];
-  spent: number;
-  costPerYear: number;
-  unserved: { task: string; minutesPerWeek: number; score: number; why: string }[];
-  lengthWanted: LengthBand;
-  warnings: string[];
-  assumed: string[];
+  worth: z.strictObject({ points: z.number(), pointPrice: money }),
+  steps: z.array(planStepSchema).max(200),
+  spent: money,
+  costPerYear: money,
+  unserved: z.array(z.strictObject({ task: id, minutesPerWeek: z.number(), score: z.number(), why: text })).max(1000),
+  lengthWanted: lengthBandSchema,
+  warnings: texts,
+  assumed: texts,
   /** Where several work at once: how many of each kind are wanted, and are there. */
-  copies?: { role: string; wanted: number; have: number; why: string }[];
+  copies: z
+    .array(z.strictObject({ role: text, wanted: count, have: count, why: text }))
+    .max(200)
+    .optional(),
   /** Where an order was asked for: coverage given up on the way, on average, 0–1. */
-  orderCosts?: number;
+  orderCosts: z.number().optional(),
   /** Whether the kit is proven to be of the greatest worth within the limits, and how much more it could be, 0–1; null before a search. */
-  proof: { best: boolean; gap: number | null };
-}
+  proof: z.strictObject({ best: z.boolean(), gap: z.number().nullable() }),
+});
+/** The answer to a kitchen file: steps in order, what they cost and reach, and what stays badly served. */
+export type Plan = z.infer<typeof planFileSchema>;
 
 const isOfKit = (step: PlanStep) => !step.upkeep && step.action !== 'retire' && step.action !== 'service';
 
@@ -80,11 +100,4 @@ export const kitSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] => steps.fi
 export function perStep<T>({ steps }: Pick<Plan, 'steps'>, values: readonly T[]): (T | null)[] {
   let next = 0;
   return steps.map((step) => (isOfKit(step) ? (values[next++] ?? null) : null));
-}
-
-/** The band of edge lengths that suits a cook's general knife, mm, with the reasons that moved it. */
-export interface LengthBand {
-  fromMm: number;
-  toMm: number;
-  why: string[];
 }

@@ -7,6 +7,9 @@ import { kitchenFileSchema } from './kitchenFile';
 /** Most kitchens a workspace holds, and most snapshots and scenarios beside one of them. */
 export const MAX_KITCHENS = 200;
 export const MAX_KEPT = 60;
+/** Most corrections of recipe lines a workspace remembers, and the longest words of one, characters. */
+export const MAX_CORRECTIONS = 2000;
+export const MAX_WORDS = 200;
 /** Largest workspace file, bytes, and most values in it. */
 export const MAX_WORKSPACE_BYTES = 32 * 1024 * 1024;
 export const MAX_WORKSPACE_VALUES = 1_000_000;
@@ -30,5 +33,10 @@ export const workspaceFileSchema = z.strictObject({
       }),
     )
     .max(MAX_KITCHENS),
+  /** What was said of lines of recipes. */
+  corrections: z
+    .array(z.strictObject({ words: z.string().min(1).max(MAX_WORDS), task: z.string().max(80).nullable() }))
+    .max(MAX_CORRECTIONS)
+    .optional(),
 });
 export type WorkspaceFile = z.infer<typeof workspaceFileSchema>;

@@ -77,23 +77,24 @@ const stepSchema = z.looseObject({
 const isRecipe = (type: unknown): boolean =>
   Array.isArray(type) ? type.some(isRecipe) : typeof type === 'string' && /(^|[/#:])Recipe$/i.test(type);
 
-/** The first Recipe in a JSON-LD value: a lone object, an array, an @graph, or nested in either. */
-function findRecipe(value: unknown, depth = 0): RecipeText | null {
-  if (depth > 6 || typeof value !== 'object' || value === null) return null;
-  if (!Array.isArray(value) && '@type' in value && isRecipe(value['@type'])) {
-    const node = recipeNode.parse(value);
-    return {
-      name: node.name ? clean(node.name) : null,
-      portions: portionsOf(node.recipeYield ?? node.yield),
-      lines: linesOf(node.recipeIngredient ?? node.ingredients),
-      steps: stepsOf(node.recipeInstructions),
-    };
-  }
-  for (const inner of Object.values(value)) {
-    const found = findRecipe(inner, depth + 1);
-    if (found) return found;
-  }
-  return null;
+/** Every Recipe in a JSON-LD value: a lone object, those of an array or an @graph, or nested in either. */
+export function recipeNodes(value: unknown, depth = 0): object[] {
+  if (depth > 6 || typeof value !== 'object' || value === null) return [];
+  if (!Array.isArray(value) && '@type' in value && isRecipe(value['@type'])) return [value];
+  return Object.values(value).flatMap((inner) => recipeNodes(inner, depth + 1));
+}
+
+/** The first Recipe in a JSON-LD value. */
+function findRecipe(value: unknown): RecipeText | null {
+  const [first] = recipeNodes(value);
+  if (!first) return null;
+  const node = recipeNode.parse(first);
+  return {
+    name: node.name ? clean(node.name) : null,
+    portions: portionsOf(node.recipeYield ?? node.yield),
+    lines: linesOf(node.recipeIngredient ?? node.ingredients),
+    steps: stepsOf(node.recipeInstructions),
+  };
 }
 
 /** The scripts of linked data in a page, whatever else is broken in it. */

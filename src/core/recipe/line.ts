@@ -15,6 +15,8 @@ export interface RecipeLine {
   cut: string | null;
   /** `standsFor`: the food has no task of its own; the nearest one stands for it, counted by size. */
   tasks: { id: string; amount: number; standsFor?: string }[];
+  /** As it was corrected before. */
+  corrected?: true;
   /** A question about an amount that no kitchen has. */
   ask?: string;
 }

@@ -6,10 +6,12 @@ import { languages, lexicon } from '../../../data/foods';
 import { reference } from '../../../data/reference';
 import { FaultyInput } from '../formats/faults';
 import { textOf } from './bytes';
+import { wordsOf } from './corrections';
 import { findFood } from './foods';
 import { readLine } from './line';
 import { readRecipe } from './recipe';
 import { translated } from './language';
+import { recipesIn } from './split';
 import { singular, tokens } from './text';
 
 const knowledge = { lexicon, languages, tasks: reference.tasks };
@@ -269,6 +271,38 @@ describe('languages', () => {
       '2 oignons émincés\n3 gousses d’ail hachées\n500 g de bœuf coupé en cubes\n1 cuillère à soupe de farine';
     expect(readRecipe(french, knowledge)).toMatchObject({ language: 'fr', lines: [], unread: french.split('\n') });
     expect(readRecipe('2 onions, diced\n1 baguette\n300 g dark chocolate', knowledge).language).toBeUndefined();
+  });
+});
+
+describe('corrections', () => {
+  test('a corrected line is read so again, for another amount, and the task is measured', () => {
+    const corrections = new Map([
+      [wordsOf('2 onions, chopped'), 'onion-slice'],
+      [wordsOf('1 glorb, sliced'), 'carrot-slice'],
+      [wordsOf('1 carrot, diced'), null],
+    ]);
+    const { lines, unread } = readRecipe('300 g onions, chopped\n3 glorbs, sliced\n4 carrots, diced\n1 frob, cut', {
+      ...knowledge,
+      corrections,
+    });
+    expect(lines.map(({ tasks, corrected }) => [tasks[0]?.id, tasks[0]?.amount, corrected])).toEqual([
+      ['onion-slice', 2, true],
+      ['carrot-slice', 1, true],
+      [undefined, undefined, true],
+      [undefined, undefined, undefined],
+    ]);
+    expect(unread).toEqual([]);
+  });
+});
+
+describe('many recipes in one source', () => {
+  test('a JSON list, a pasted list parted by dashes, one text', () => {
+    const node = (name: string) => ({ '@type': 'Recipe', name, recipeIngredient: ['1 onion, diced'] });
+    const names = (source: string) => recipesIn(source).map((each) => readRecipe(each, knowledge).name);
+    expect(names(JSON.stringify([node('A'), { '@graph': [node('B')] }]))).toEqual(['A', 'B']);
+    expect(recipesIn('1 onion\n---\n2 carrots\n\n=====\n')).toEqual(['1 onion', '2 carrots']);
+    expect(recipesIn('1 onion\n2 carrots')).toHaveLength(1);
+    expect(() => recipesIn(JSON.stringify(Array.from({ length: 201 }, () => node('A'))))).toThrow('201 recipes');
   });
 });
 

@@ -1,4 +1,5 @@
-import type { Task } from '../cutting/task';
+import { corrected } from './corrections';
+import type { RecipeKnowledge } from './knowledge';
 import { readDocument } from './document';
 import { findFood, type Food, type Lexicon } from './foods';
 import { languageOf, translated, type Language } from './language';
@@ -21,14 +22,6 @@ export interface Recipe {
   method?: { step: number; text: string; tasks: RecipeLine['tasks'] }[];
 }
 
-/** What reading a recipe rests on. */
-export interface RecipeKnowledge {
-  lexicon: Lexicon;
-  tasks: ReadonlyMap<string, Task>;
-  /** Languages read beside English. */
-  languages: readonly Language[];
-}
-
 /** Portions taken where a recipe does not say. */
 export const USUAL_PORTIONS = 4;
 
@@ -41,7 +34,7 @@ const MOST = { grams: 3000, pieces: 60, small: 3 };
  * readable.
  */
 export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?: number): Recipe {
-  const { lexicon, tasks, languages } = knowledge;
+  const { lexicon, tasks, languages, corrections = new Map<string, string | null>() } = knowledge;
   const document = readDocument(source, (lines) => inEnglish(languageOf(lines, lexicon, languages)?.read));
   const language = languageOf(document.lines, lexicon, languages);
   const own = document.portions ?? USUAL_PORTIONS;
@@ -53,7 +46,14 @@ export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?
     portions: wanted,
     ...(language ? { language: language.id } : {}),
   };
-  if (language && !language.read) return { ...recipe, lines: [], unread: document.lines };
+  if (language && !language.read)
+    return {
+      ...recipe,
+      ...readAs(
+        document.lines.map((line) => ({ line, as: corrected(line, null, corrections, knowledge) })),
+        (as) => as,
+      ),
+    };
   const english = inEnglish(language?.read);
   const ordered = orderedIn(document.steps.map(english), lexicon, language?.read?.verbLast);
   const lines = document.lines.map((line) => {
@@ -66,7 +66,8 @@ export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?
   const read = lines.map(({ line, said, as, food }) => {
     const orders = ordered.filter((each) => meantBy(each, as, food, foods));
     for (const each of orders) taken.add(each);
-    return { line, as: as && withOrders(said, as, orders, knowledge) };
+    const cut = as && withOrders(said, as, orders, knowledge);
+    return { line, as: corrected(line, cut, corrections, knowledge) };
   });
   const method = ordered
     .filter((each) => !taken.has(each))
@@ -78,13 +79,16 @@ export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?
     });
   return {
     ...recipe,
-    lines: read.flatMap(({ line, as }) =>
-      as ? [asked(scaled({ ...as, line }, wanted / own), wanted, foodOf(as, lexicon))] : [],
-    ),
-    unread: read.flatMap(({ line, as }) => (as ? [] : [line])),
+    ...readAs(read, (as) => asked(scaled(as, wanted / own), wanted, foodOf(as, lexicon))),
     ...(method.length > 0 ? { method } : {}),
   };
 }
+
+/** What was read apart from what was not. */
+const readAs = (all: readonly { line: string; as: RecipeLine | null }[], tell: (as: RecipeLine) => RecipeLine) => ({
+  lines: all.flatMap(({ line, as }) => (as ? [tell({ ...as, line })] : [])),
+  unread: all.flatMap(({ line, as }) => (as ? [] : [line])),
+});
 
 const inEnglish =
   (language: Language | null | undefined) =>

@@ -12,7 +12,8 @@ import { Dishes } from './Dishes';
 import { LoadView } from './LoadView';
 import { OwnDish } from './OwnDish';
 import { OwnTasks } from './OwnTasks';
-import { RecipePanel } from './RecipePanel';
+import { WeekMenu } from './WeekMenu';
+import { RecipePanel } from './recipes/RecipePanel';
 
 /** What gets cut: cuisines and meals become dishes, dishes become tasks, tasks become a week. */
 export default function CuttingView({ stored }: { stored: StoredKitchen }) {
@@ -70,6 +71,7 @@ function CuttingPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Ki
         <Dishes kitchen={kitchen} update={update} known={known.dishes} />
         <OwnDish kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />
         <RecipePanel kitchen={kitchen} update={update} tasks={known.tasks} knownIds={knownIds} />
+        <WeekMenu kitchen={kitchen} update={update} known={known.dishes} />
         <OwnTasks kitchen={kitchen} update={update} tasks={known.tasks} />
       </main>
       <aside className={css.side} aria-label="The week in cutting">
