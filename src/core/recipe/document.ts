@@ -164,12 +164,15 @@ function fromHtml(source: string): RecipeText {
 type ToEnglish = (lines: readonly string[]) => (line: string) => string;
 
 const SERVES = /^(serves|servings?|portions?|makes)\b/i;
+/** A text under its name: "# Leek soup". */
+const HEADED = /^#+[ \t]+(.+)\r?\n([\s\S]*)$/;
 /** What stands over the method in a plain text. */
 const METHOD = /^(?:method|instructions|directions|preparation|steps|how to make it)\s*:?$/i;
 
 /** Plain lines: a first line without a quantity that is followed by others is not taken for a name; every line is read. */
 function fromPlain(source: string, toEnglish: ToEnglish): RecipeText {
-  const all = source.split(/\r?\n/);
+  const [, heading, body = source] = HEADED.exec(source) ?? [];
+  const all = body.split(/\r?\n/);
   const english = toEnglish(all);
   const serving = (line: string) => SERVES.test(english(line.trim()));
   const serves = /\b(?:serves|servings?|portions?|makes|for)\s*:?\s*(\d+)/i.exec(
@@ -177,7 +180,7 @@ function fromPlain(source: string, toEnglish: ToEnglish): RecipeText {
   );
   const at = all.findIndex((line) => METHOD.test(english(line.trim())));
   return {
-    name: null,
+    name: heading?.trim() ?? null,
     portions: serves ? portionsOf(serves[1]) : null,
     steps:
       at < 0

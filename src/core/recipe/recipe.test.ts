@@ -302,6 +302,7 @@ describe('many recipes in one source', () => {
     expect(names(JSON.stringify([node('A'), { '@graph': [node('B')] }]))).toEqual(['A', 'B']);
     expect(recipesIn('1 onion\n---\n2 carrots\n\n=====\n')).toEqual(['1 onion', '2 carrots']);
     expect(recipesIn('1 onion\n2 carrots')).toHaveLength(1);
+    expect(names('# Leek soup\n3 leeks\n---\n# Slaw\n1 cabbage')).toEqual(['Leek soup', 'Slaw']);
     expect(() => recipesIn(JSON.stringify(Array.from({ length: 201 }, () => node('A'))))).toThrow('201 recipes');
   });
 });

@@ -22,7 +22,10 @@ async function sourcesOf(files: readonly File[]): Promise<{ sources: Source[]; f
     if (file.size > MOST_BYTES) faults.push(`${file.name} is larger than 2 MB; a recipe is smaller than that`);
     else
       try {
-        sources.push({ name: file.name, text: textOf(new Uint8Array(await file.arrayBuffer())) });
+        sources.push({
+          name: file.name.replace(/\.[^.]*$/, ''),
+          text: textOf(new Uint8Array(await file.arrayBuffer())),
+        });
       } catch (error) {
         if (!(error instanceof FaultyInput)) throw error;
         faults.push(`${file.name} ${error.faults[0]?.message ?? 'could not be read'}`);
@@ -96,7 +99,7 @@ export function RecipePanel({
       >
         <Textarea
           label="Ingredient lines, a recipe’s JSON-LD, or a whole page"
-          description="Paste them, or drop files here. A line of three dashes parts one recipe from the next. English and German are read."
+          description="Paste them, or drop files here. A line of three dashes parts one recipe from the next, a line “# Name” names one. English and German are read."
           autosize
           minRows={4}
           maxRows={12}
@@ -112,7 +115,7 @@ export function RecipePanel({
           onClick={() => {
             setKept(null);
             setOpen(0);
-            void recipes.read([{ name: 'The text', text }]);
+            void recipes.read([{ name: '', text }]);
           }}
         >
           Read it

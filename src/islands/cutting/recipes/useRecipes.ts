@@ -16,7 +16,7 @@ export interface Reading {
 }
 
 export interface Source {
-  /** What it is called where it fails: a file's name. */
+  /** A file's name without its ending; empty for a pasted text. */
   name: string;
   text: string;
 }
@@ -68,16 +68,16 @@ export function useRecipes() {
     const wrong: string[] = [];
     for (const source of sources) {
       const parts = await worker().split(source.text);
-      if ('fault' in parts) wrong.push(`${source.name} ${parts.fault}`);
-      else for (const text of parts.sources) all.push({ name: source.name, text });
+      if ('fault' in parts) wrong.push(source.name === '' ? parts.fault : `${source.name}: ${parts.fault}`);
+      else for (const text of parts.sources) all.push({ name: parts.sources.length === 1 ? source.name : '', text });
     }
     const done: Reading[] = [];
     for (const [i, source] of all.entries()) {
       if (mine !== run.current) return;
       if (all.length > 1) setProgress({ done: i, all: all.length });
       const answer = await worker().read(source.text, corrections);
-      if ('fault' in answer) wrong.push(all.length > 1 ? `${source.name}: ${answer.fault}` : answer.fault);
-      else done.push(readingOf(answer.recipe, ''));
+      if ('fault' in answer) wrong.push(source.name === '' ? answer.fault : `${source.name}: ${answer.fault}`);
+      else done.push(readingOf(answer.recipe, source.name));
     }
     if (mine !== run.current) return;
     setProgress(null);
