@@ -1,7 +1,7 @@
 import { languages, lexicon } from '../data/foods';
 import { reference } from '../data/reference';
 import { FaultyInput, shown } from '../src/core/formats/faults';
-import { textOf } from '../src/core/recipe/bytes';
+import { textOf } from '../src/core/formats/bytes';
 import { readRecipe } from '../src/core/recipe/recipe';
 import { readArguments, readBytes, run } from './input';
 

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { address, pressAndGo, settled, testBrowser, visitor } from './support';
+import { writeSheets } from '../src/client/sheets';
+import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -62,5 +63,42 @@ test('a list is previewed, refused with row and column, taken over whole, and it
   expect(
     await stranger.page.evaluate(async () => ((await (await fetch('/api/catalogue')).json()) as { own: string[] }).own),
   ).toEqual([]);
+  expect(errors).toEqual([]);
+});
+
+test('a shop’s list comes in as CSV or spreadsheet: kinds and lengths recognised, the rest marked as assumed, what is unusable told', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(`${address}/catalogue`);
+  const picker = await page.waitForSelector('input[aria-label="Catalogue file"]');
+  const folder = mkdtempSync(join(tmpdir(), 'lists-'));
+  const csv = join(folder, 'autumn.csv');
+  writeFileSync(csv, 'Bezeichnung;Preis\nKochmesser 21 cm;"1.089,50"\nSchleifstein;39,00\n');
+  await picker?.uploadFile(csv);
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('1 row left out'));
+  expect(await textOf(page, 'main')).toMatch(/taken from its kind: height at the heel, weight/);
+  expect(await textOf(page, 'main')).toContain('it is no knife (schleifstein)');
+  await page.select('select:has(option[value="CHF"])', 'CHF');
+  await page.waitForFunction(() => document.querySelector('table')?.textContent?.includes('CHF'));
+
+  const sheet = join(folder, 'spring.xlsx');
+  const bytes = await writeSheets([
+    {
+      name: 'Prices',
+      head: ['product', 'price', 'currency'],
+      rows: [
+        ['8" bread knife', 64.5, 'EUR'],
+        ['Nakiri 165mm', 120, 'EUR'],
+      ],
+    },
+  ]);
+  writeFileSync(sheet, new Uint8Array(bytes));
+  await picker?.uploadFile(sheet);
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('Nakiri 165mm'));
+  await (await page.waitForSelector('xpath///button[.//span[text()="Take them over"]]'))?.click();
+  await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('2 added'));
+  const own = await page.evaluate(
+    async () => ((await (await fetch('/api/catalogue')).json()) as { own: string[] }).own,
+  );
+  expect(own).toEqual(['list-8-bread-knife', 'list-nakiri-165mm']);
   expect(errors).toEqual([]);
 });

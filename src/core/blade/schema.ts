@@ -76,7 +76,8 @@ export type Steel = z.infer<typeof steelSchema>;
  * One knife, described by numbers enough to draw its silhouette and to compute with it. Flat, so that a CSV row is
  * the same thing. Lengths in mm, weight in g, angles in degrees per side, `balanceMm` forward of the heel (negative:
  * towards the handle), `handleOffsetMm` how far the handle is raised above its usual place, `flex` 0 stiff – 1 limp,
- * `bellyMm` how far the tip end of the edge rises above the flat line (negative for a hooked blade), price in minor units.
+ * `bellyMm` how far the tip end of the edge rises above the flat line (negative for a hooked blade), price in minor units. `assumed` names the figures that nobody told, taken from
+ * the kind's usual build.
  */
 export const bladeModelSchema = z
   .strictObject({
@@ -122,6 +123,12 @@ export const bladeModelSchema = z
     hrc: z.preprocess((v) => (v === '' ? null : v), z.coerce.number().min(40).max(70).nullable()),
     priceMinor: z.coerce.number().int().min(0).max(100_000_000),
     currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
+    assumed: z
+      .preprocess(
+        (v) => (v === '' ? undefined : typeof v === 'string' ? v.split(' ') : v),
+        z.array(z.string().max(40)).max(40).optional(),
+      )
+      .optional(),
   })
   .superRefine((m, ctx) => {
     const fault = (path: string, message: string) => ctx.addIssue({ code: 'custom', path: [path], message });

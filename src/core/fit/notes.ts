@@ -1,4 +1,5 @@
 import { rockingRadiusMm } from '../blade/rocking';
+import { assumedFigures } from '../formats/figures';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { BladeTraits } from './traits';
 import { lowerFirst } from '../text/case';
@@ -7,6 +8,11 @@ import { lowerFirst } from '../text/case';
 export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] {
   const { blade, steel } = traits;
   const notes: string[] = [];
+  const assumed = assumedFigures(blade);
+  if (assumed.length > 0)
+    notes.push(
+      `Nobody told its ${assumed.join(', ')}: taken from the usual build of its kind. Check them in the hand.`,
+    );
   const radius = rockingRadiusMm(blade);
   if (!traits.serrated && blade.lengthMm >= 140) {
     if (traits.contactShare >= 0.8)

@@ -49,10 +49,10 @@ export function writeCatalogueJson(models: readonly BladeModel[]): string {
 /** What a spreadsheet would compute instead of showing: such a cell is written behind an apostrophe, and read without it. */
 const FORMULA = /^'*[=+\-@\t\r]/;
 
-/** A catalogue as CSV text: one model a row, columns named as the model's keys; a missing hardness is an empty cell. */
+/** A catalogue as CSV text: one model a row, columns named as the model's keys; a missing hardness is an empty cell, assumed figures stand in one. */
 export function writeCatalogueCsv(models: readonly BladeModel[]): string {
   return `${Papa.unparse(
-    models.map((model) => ({ ...model, hrc: model.hrc ?? '' })),
+    models.map((model) => ({ ...model, hrc: model.hrc ?? '', assumed: model.assumed?.join(' ') ?? '' })),
     { columns: Object.keys(bladeModelSchema.shape), newline: '\n', escapeFormulae: FORMULA },
   )}\n`;
 }

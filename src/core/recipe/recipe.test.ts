@@ -5,7 +5,7 @@ import { describe, expect, test } from 'vitest';
 import { languages, lexicon } from '../../../data/foods';
 import { reference } from '../../../data/reference';
 import { FaultyInput } from '../formats/faults';
-import { textOf } from './bytes';
+import { textOf } from '../formats/bytes';
 import { wordsOf } from './corrections';
 import { findFood } from './foods';
 import { readLine } from './line';

@@ -1,15 +1,20 @@
-import { Button, SegmentedControl } from '@mantine/core';
+import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect, useState } from 'react';
+import { kindWords } from '../../../data/kindWords';
 import { reference } from '../../../data/reference';
 import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
 import type { BladeModel } from '../../core/blade/schema';
-import { readCatalogue } from '../../core/formats/catalogueFile';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
+import { assumedFigures } from '../../core/formats/figures';
+import { readListRows, readModelsText } from '../../core/kit/shop/listFile';
+import type { ShopList } from '../../core/kit/shop/shopList';
 import { fromMinor } from '../../core/money/currency';
+import { textOf } from '../../core/formats/bytes';
 import { Dress } from '../shared/Dress';
 import { faultsIn } from '../shared/faultsIn';
 import { FaultList } from '../shared/FaultList';
 import { Masthead } from '../shared/Masthead';
+import { readSheetFile } from '../shared/useSheets';
 import { money, typeName } from '../shared/words';
 import { BladeForm } from './BladeForm';
 import css from './CatalogueView.module.css';
@@ -19,9 +24,28 @@ import { useLengths } from '../shared/units';
 const MAX_BYTES = 6 * 1024 * 1024;
 const PREVIEWED = 60;
 
-interface Preview {
+/** A list as it was read, and what to read it from again. */
+interface Preview extends ShopList {
   file: string;
-  models: BladeModel[];
+  source: string | string[][];
+  currency: string;
+}
+
+const MOST_SHOWN_LEFT = 40;
+/** Currencies a list without any is most likely in. */
+const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'CAD', 'AUD', 'SEK', 'DKK', 'NOK', 'PLN', 'JPY'];
+
+function readSource(source: string | string[][], shipped: readonly BladeModel[], currency: string): ShopList {
+  const knowledge = { reference, words: kindWords, models: shipped, hand: 'right' as const, currency };
+  return typeof source === 'string' ? readModelsText(source, knowledge) : readListRows(source, knowledge);
+}
+
+async function sourceOf(file: File): Promise<string | string[][]> {
+  if (file.size > MAX_BYTES) throw new FaultyInput([{ path: 'file', message: 'is larger than 6 MB; split it' }]);
+  if (!/\.xlsx$/i.test(file.name)) return textOf(new Uint8Array(await file.arrayBuffer()));
+  return readSheetFile(file).catch(() => {
+    throw new FaultyInput([{ path: 'file', message: 'is no spreadsheet that can be read: save it as .xlsx or CSV' }]);
+  });
 }
 
 /** Models of one's own beside the shipped ones: brought in from a shop's list, or described and drawn here. */
@@ -60,13 +84,18 @@ function Catalogue() {
     setPreview(null);
     setTrouble(null);
     try {
-      if (file.size > MAX_BYTES) throw new FaultyInput([{ path: 'file', message: 'is larger than 6 MB; split it' }]);
-      const models = readCatalogue(await file.text(), /\.csv$/i.test(file.name) ? 'csv' : 'json', reference);
-      setPreview({ file: file.name, models });
+      const source = await sourceOf(file);
+      const models = catalogue.models.filter((m) => shipped.has(m.id));
+      setPreview({ file: file.name, source, currency: 'EUR', ...readSource(source, models, 'EUR') });
     } catch (error) {
       setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsIn(error, 'catalogue') });
     }
   };
+  const inCurrency = (currency: string) =>
+    setPreview((now) => {
+      const models = catalogue.models.filter((m) => shipped.has(m.id));
+      return now && { ...now, currency, ...readSource(now.source, models, currency) };
+    });
 
   const take = async (models: BladeModel[], how: 'skip' | 'replace') => {
     setTrouble(null);
@@ -108,8 +137,10 @@ function Catalogue() {
       <section>
         <h2>Bring in a list</h2>
         <p>
-          CSV or JSON, one model a row; the columns are those of an exported list.{' '}
-          <a href="/api/catalogue/file?as=csv">All models as CSV</a> · <a href="/api/catalogue/file">as JSON</a>
+          A shop’s list as CSV or spreadsheet: a name and a price in each row are enough, in English or German. Length,
+          weight and the rest are read where they stand, and taken from the kind’s usual build where they do not. Or a
+          list of this application: <a href="/api/catalogue/file?as=csv">All models as CSV</a> ·{' '}
+          <a href="/api/catalogue/file">as JSON</a>
           {own.length > 0 && (
             <>
               {' '}
@@ -120,7 +151,7 @@ function Catalogue() {
         </p>
         <input
           type="file"
-          accept=".csv,.json"
+          accept=".csv,.tsv,.txt,.xlsx,.json"
           aria-label="Catalogue file"
           className={css.file}
           onChange={(e) => {
@@ -131,17 +162,47 @@ function Catalogue() {
         {preview && (
           <div className={css.preview}>
             <p>
-              <b>{preview.file}</b>: <span className="figure">{preview.models.length}</span>{' '}
-              {preview.models.length === 1 ? 'model' : 'models'}, of which{' '}
-              <span className="figure">{preview.models.filter((m) => mine.has(m.id)).length}</span> are there already.
-              Nothing is taken over yet.
+              <b>{preview.file}</b>: <span className="figure">{preview.taken.length}</span>{' '}
+              {preview.taken.length === 1 ? 'model' : 'models'}, of which{' '}
+              <span className="figure">{preview.taken.filter(({ model }) => mine.has(model.id)).length}</span> are there
+              already
+              {preview.left.length > 0 && (
+                <>
+                  ; <span className="figure">{preview.left.length}</span> {preview.left.length === 1 ? 'row' : 'rows'}{' '}
+                  left out, with the reason below
+                </>
+              )}
+              . Nothing is taken over yet.
             </p>
+            {preview.taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
+              <div className={css.row}>
+                <NativeSelect
+                  label="Prices that name no currency are in"
+                  value={preview.currency}
+                  data={CURRENCIES}
+                  onChange={(e) => inCurrency(e.currentTarget.value)}
+                />
+              </div>
+            )}
             <ModelTable
-              models={preview.models.slice(0, PREVIEWED)}
+              models={preview.taken.slice(0, PREVIEWED).map(({ model }) => model)}
               note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : mine.has(m.id) ? 'there already' : 'new')}
             />
-            {preview.models.length > PREVIEWED && (
-              <p className="faded">…and {preview.models.length - PREVIEWED} more.</p>
+            {preview.taken.length > PREVIEWED && <p className="faded">…and {preview.taken.length - PREVIEWED} more.</p>}
+            {preview.left.length > 0 && (
+              <details open className={css.left}>
+                <summary>Left out</summary>
+                <ul>
+                  {preview.left.slice(0, MOST_SHOWN_LEFT).map(({ row, text, why }) => (
+                    <li key={row}>
+                      <span className="figure">row {row}</span> {text} <small>{why}</small>
+                    </li>
+                  ))}
+                </ul>
+                {preview.left.length > MOST_SHOWN_LEFT && (
+                  <p className="faded">…and {preview.left.length - MOST_SHOWN_LEFT} more.</p>
+                )}
+              </details>
             )}
             <div className={css.row}>
               <span>What is there already is</span>
@@ -154,7 +215,16 @@ function Catalogue() {
                 ]}
                 onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
               />
-              <Button className={css.first ?? ''} onClick={() => void take(preview.models, duplicates)}>
+              <Button
+                className={css.first ?? ''}
+                disabled={preview.taken.length === 0}
+                onClick={() =>
+                  void take(
+                    preview.taken.map(({ model }) => model),
+                    duplicates,
+                  )
+                }
+              >
                 Take them over
               </Button>
               <Button variant="default" onClick={() => setPreview(null)}>
@@ -200,7 +270,12 @@ function ModelTable({
               <td>{typeName(model.type)}</td>
               <td className="figure">{length(model.lengthMm)}</td>
               <td className="figure">{money(fromMinor(model.priceMinor, model.currency), model.currency)}</td>
-              <td className="faded">{note(model)}</td>
+              <td className="faded">
+                {note(model)}
+                {assumedFigures(model).length > 0 && (
+                  <small>taken from its kind: {assumedFigures(model).join(', ')}</small>
+                )}
+              </td>
               {onRemove && (
                 <td>
                   <Button

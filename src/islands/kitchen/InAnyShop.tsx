@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife } from '../../core/drawing/knife';
 import { pathOfShape, upsideDown } from '../../core/drawing/shape';
-import { FIGURE_WORDS } from '../../core/kit/brief/figures';
+import { FIGURE_WORDS } from '../../core/formats/figures';
 import { BRIEF_FIGURES, type BriefFigure, type StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';

@@ -7,7 +7,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
-import { FIGURE_WORDS } from '../../core/kit/brief/figures';
+import { FIGURE_WORDS } from '../../core/formats/figures';
 import { swapped } from '../../core/kitchen/changes';
 import { toMinor } from '../../core/money/currency';
 import type { Verdict } from '../../core/kit/brief/verdict';

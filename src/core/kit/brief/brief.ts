@@ -11,7 +11,7 @@ import { changed, offered, rangesOf, type Ranges } from './ranges';
 import { walkAway } from './price';
 import { makeOf, type Make } from './traits';
 import { because, trialOf, type Trial } from './trial';
-import { FIGURE_WORDS } from './figures';
+import { FIGURE_WORDS } from '../../formats/figures';
 import { briefInWords, checksFor, indifferentTo, questionsFor } from './words';
 
 /** Edges of ranges told with their reason. */

@@ -6,7 +6,7 @@ import { showMoney } from '../../money/currency';
 import type { Make } from './traits';
 import type { Ranges } from './ranges';
 import { lowerFirst } from '../../text/case';
-import { FIGURE_WORDS } from './figures';
+import { FIGURE_WORDS } from '../../formats/figures';
 
 const span = ([low, high]: readonly [number, number], unit: string) =>
   low === high ? `${low}${unit}` : `${low}–${high}${unit}`;

@@ -1,7 +1,7 @@
 import { Button, Textarea } from '@mantine/core';
 import { useRef, useState, type DragEvent } from 'react';
 import { FaultyInput } from '../../../core/formats/faults';
-import { textOf } from '../../../core/recipe/bytes';
+import { textOf } from '../../../core/formats/bytes';
 import type { KnownTask } from '../../../workers/stock';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { Working } from '../../shared/Working';

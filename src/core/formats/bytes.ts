@@ -1,4 +1,4 @@
-import { FaultyInput } from '../formats/faults';
+import { FaultyInput } from './faults';
 
 const decoded = (bytes: Uint8Array, encoding: string) => new TextDecoder(encoding).decode(bytes);
 
@@ -24,7 +24,7 @@ export function textOf(bytes: Uint8Array): string {
   const control = head.reduce((sum, byte) => sum + Number(isControl(byte)), 0);
   if (head.includes(0) || control / Math.max(1, head.length) > CONTROL)
     throw new FaultyInput([
-      { path: 'file', message: 'is not text: save the recipe as text or as a page, or paste its ingredient lines' },
+      { path: 'file', message: 'is not text: save it as plain text, CSV or a page, or paste what stands in it' },
     ]);
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);

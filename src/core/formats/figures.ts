@@ -1,4 +1,5 @@
-import type { BriefFigure } from '../../formats/briefFile';
+import type { BladeModel } from '../blade/schema';
+import { BRIEF_FIGURES, type BriefFigure } from './briefFile';
 
 /** How each figure of a brief is named: by itself, of a knife, where it does not matter; and what stands behind its number. */
 export const FIGURE_WORDS: Record<BriefFigure, { name: string; the: string; its: string; unit: string }> = {
@@ -20,3 +21,7 @@ export const FIGURE_WORDS: Record<BriefFigure, { name: string; the: string; its:
   },
   edgeAngleDeg: { name: 'edge angle', the: 'the edge angle', its: 'the angle of its edge', unit: '° a side' },
 };
+
+/** The names of the figures of a blade that nobody told, in the order in which they are told. */
+export const assumedFigures = ({ assumed = [] }: Pick<BladeModel, 'assumed'>): string[] =>
+  BRIEF_FIGURES.filter((figure) => assumed.includes(figure)).map((figure) => FIGURE_WORDS[figure].name);
