@@ -1,5 +1,8 @@
 import { bladeModelSchema, type BladeModel } from '../core/blade/schema';
+import { stepBriefSchema } from '../core/formats/briefFile';
+import { careSchema } from '../core/formats/care';
 import { MAX_MODELS } from '../core/formats/catalogueFile';
+import { PAPER_KINDS } from '../core/formats/paper';
 import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
 import { parseJson } from '../core/formats/json';
 import { planFileSchema } from '../core/formats/planFile';
@@ -159,6 +162,18 @@ export const BODIES = {
       bytes: 1024 * 1024,
       values: 50_000,
     },
+  ),
+  paper: reader(
+    z.strictObject({
+      plan: planFileSchema,
+      briefs: z.array(stepBriefSchema).max(60),
+      owned: z.array(bladeModelSchema).max(100),
+      care: z.array(careSchema).max(160),
+      kinds: z.array(z.enum(PAPER_KINDS)).min(1),
+      paper: z.enum(['a4', 'letter']),
+      withPrices: z.boolean(),
+    }),
+    { bytes: 2 * 1024 * 1024, values: 100_000 },
   ),
   open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
   nothing: reader(z.strictObject({}), little),

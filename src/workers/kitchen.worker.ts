@@ -4,6 +4,7 @@ import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Shelf } from './shop';
 import type { StepBrief } from '../core/formats/briefFile';
+import type { Care } from '../core/formats/care';
 import type { Verdict } from '../core/kit/brief/verdict';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
@@ -149,6 +150,11 @@ const kitchenWorker = {
   async brief(plan: Plan, order: number): Promise<StepBrief | null> {
     const on = context;
     return on && newest.run((await shop()).briefOf(on, planned ?? on, plan, order));
+  },
+  /** What keeps every knife of the present plan and of the drawer. */
+  async care(plan: Plan): Promise<Care[]> {
+    const on = planned ?? context;
+    return on ? (await shop()).careOf(on, plan) : [];
   },
   /** A knife on a shelf in the place of a step of the present plan. */
   async judge(plan: Plan, brief: StepBrief, shelf: Shelf): Promise<Verdict | null> {

@@ -6,8 +6,8 @@ import { taskSchema } from '../core/cutting/task';
 import { FaultyInput, faultLine } from '../core/formats/faults';
 import { withTask, wordsOf } from '../core/recipe/corrections';
 import type { Corrections } from '../core/recipe/knowledge';
-import type { RecipeLine } from '../core/recipe/line';
-import type { Recipe } from '../core/recipe/recipe';
+import type { RecipeLine } from '../core/formats/recipeFile';
+import type { Recipe } from '../core/formats/recipeFile';
 import { readRecipe } from '../core/recipe/recipe';
 import { recipesIn } from '../core/recipe/split';
 

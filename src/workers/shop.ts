@@ -5,6 +5,7 @@ import { briefing } from '../core/kit/brief/brief';
 import { readLabel, type Label } from '../core/kit/brief/label';
 import { judgeLabel, type Verdict } from '../core/kit/brief/verdict';
 import type { PlanningContext } from '../core/kit/context/planningContext';
+import { careOf } from '../core/kit/plan/care';
 
 /** What helps in a shop: briefs of a plan's steps, and knives on a shelf judged against them. Loaded by the worker when first asked. */
 
@@ -18,6 +19,8 @@ export function* briefOf(
   const step = plan.steps.find((each) => each.order === order);
   return step ? yield* briefing(context, { plan, context: stands }, step) : null;
 }
+
+export { careOf };
 
 /** What has been typed of a knife on a shelf: its kind, and beside it figures that go before what the pasted text says. */
 export interface Shelf {

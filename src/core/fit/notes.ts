@@ -4,9 +4,14 @@ import type { Kitchen } from '../kitchen/kitchen';
 import type { BladeTraits } from './traits';
 import { lowerFirst } from '../text/case';
 
-/** Plain-words notes on a blade: who it suits, upkeep, cautions, the edge to open up before first use. */
-export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] {
-  const { blade, steel } = traits;
+/** Plain-words notes on a blade: who it suits, then what {@link careNotes} says of its upkeep. */
+export const bladeNotes = (traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] => [
+  ...characterNotes(traits),
+  ...careNotes(traits, kitchen),
+];
+
+function characterNotes(traits: BladeTraits): string[] {
+  const { blade } = traits;
   const notes: string[] = [];
   const assumed = assumedFigures(blade);
   if (assumed.length > 0)
@@ -27,6 +32,13 @@ export function bladeNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>
     );
   if (blade.bevel === 'uneven') notes.push('Ground unevenly: strong along bone, with a little drift.');
   if (blade.flex >= 0.4) notes.push('It bends: it follows skin, frames and membranes, and skids off joints.');
+  return notes;
+}
+
+/** Plain-words notes on keeping a blade: its steel, cautions, the edge to open up before first use. */
+export function careNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] {
+  const { blade, steel } = traits;
+  const notes: string[] = [];
   notes.push(`${steel.name}: ${lowerFirst(steel.note)}`);
   if (traits.reactivity > 0.3)
     notes.push('Wipe it during the work, dry it, and oil it before storage; a grey patina is normal, red rust is not.');

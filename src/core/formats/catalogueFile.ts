@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { z } from '../zod';
 import { bladeModelSchema, type BladeModel } from '../blade/schema';
 import type { Reference } from '../reference';
+import { FORMULA } from './csv';
 import { Faults, faultsOf, FaultyInput, shown } from './faults';
 import { parseJson } from './json';
 
@@ -13,6 +14,9 @@ const envelope = z.strictObject({
   version: z.literal(1, { error: (i) => `${shown(i.input)} is not 1, the version this release reads` }),
   models: z.array(z.unknown()).max(MAX_MODELS, { error: `has too many models; at most ${MAX_MODELS} fit` }),
 });
+
+/** A catalogue as it is written; its models are read one by one, so that every fault is told. */
+export const catalogueFileSchema = envelope.extend({ models: z.array(bladeModelSchema).max(MAX_MODELS) });
 
 /**
  * Reads a catalogue from JSON (`scabbard.catalogue`) or CSV (one model a row, columns named as the model's keys).
@@ -45,9 +49,6 @@ export function readCatalogue(source: string, kind: 'json' | 'csv', reference: R
 export function writeCatalogueJson(models: readonly BladeModel[]): string {
   return `${JSON.stringify({ format: 'scabbard.catalogue', version: 1, models }, null, 1)}\n`;
 }
-
-/** What a spreadsheet would compute instead of showing: such a cell is written behind an apostrophe, and read without it. */
-const FORMULA = /^'*[=+\-@\t\r]/;
 
 /** A catalogue as CSV text: one model a row, columns named as the model's keys; a missing hardness is an empty cell, assumed figures stand in one. */
 export function writeCatalogueCsv(models: readonly BladeModel[]): string {

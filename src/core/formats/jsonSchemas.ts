@@ -1,14 +1,30 @@
 import { bladeModelSchema } from '../blade/schema';
 import { z } from '../zod';
+import { briefFileSchema } from './briefFile';
+import { catalogueFileSchema } from './catalogueFile';
 import { kitchenFileSchema } from './kitchenFile';
+import { planFileSchema } from './planFile';
+import { recipeFileSchema } from './recipeFile';
 import { workspaceFileSchema } from './workspaceFile';
 
 const FORMATS = {
   kitchen: { schema: kitchenFileSchema, title: 'Kitchen file of Scabbard, version 1' },
   model: { schema: bladeModelSchema, title: 'One blade of a Scabbard catalogue, version 1' },
+  catalogue: { schema: catalogueFileSchema, title: 'Catalogue of blades, version 1' },
+  plan: { schema: planFileSchema, title: 'Plan of Scabbard, version 1' },
+  brief: { schema: briefFileSchema, title: 'Briefs of a plan, version 1' },
+  recipe: { schema: recipeFileSchema, title: 'A recipe as it was understood, version 1' },
   workspace: { schema: workspaceFileSchema, title: 'Everything of one cook, version 1' },
 } as const;
-export const SCHEMA_NAMES = ['kitchen', 'model', 'workspace'] as const satisfies (keyof typeof FORMATS)[];
+export const SCHEMA_NAMES = [
+  'kitchen',
+  'model',
+  'catalogue',
+  'plan',
+  'brief',
+  'recipe',
+  'workspace',
+] as const satisfies (keyof typeof FORMATS)[];
 export type SchemaName = (typeof SCHEMA_NAMES)[number];
 
 /** The JSON Schema (draft 2020-12) of a file format, made from the schema that reads it. */

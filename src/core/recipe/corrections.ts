@@ -1,7 +1,7 @@
 import { MAX_WORDS } from '../formats/workspaceFile';
 import { findFood } from './foods';
 import type { Corrections, RecipeKnowledge } from './knowledge';
-import type { RecipeLine } from './line';
+import type { RecipeLine } from '../formats/recipeFile';
 import { tokens } from './text';
 import { amountOf, measure } from './units';
 

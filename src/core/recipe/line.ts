@@ -1,25 +1,11 @@
 import { parseIngredient } from 'parse-ingredient';
+import type { RecipeLine } from '../formats/recipeFile';
 import type { Task } from '../cutting/task';
 import { ALIKE, readCut, WITHOUT_KNIFE } from './cuts';
 import { findFood, type Food, type Lexicon } from './foods';
 import { plainFigures } from './numbers';
 import { plain, singular, tokens } from './text';
 import { amountOf, measure, sumOf, type Measure } from './units';
-
-/** One line of a recipe as it was understood. */
-export interface RecipeLine {
-  line: string;
-  quantity: number | null;
-  unit: string | null;
-  food: string | null;
-  cut: string | null;
-  /** `standsFor`: the food has no task of its own; the nearest one stands for it, counted by size. */
-  tasks: { id: string; amount: number; standsFor?: string }[];
-  /** As it was corrected before. */
-  corrected?: true;
-  /** A question about an amount that no kitchen has. */
-  ask?: string;
-}
 
 const NUMBER_WORDS: Record<string, number> = {
   a: 1,

@@ -1,26 +1,13 @@
+import type { Recipe, RecipeLine } from '../formats/recipeFile';
 import { corrected } from './corrections';
 import type { RecipeKnowledge } from './knowledge';
 import { readDocument } from './document';
 import { findFood, type Food, type Lexicon } from './foods';
 import { languageOf, translated, type Language } from './language';
-import { readLine, type RecipeLine } from './line';
+import { readLine } from './line';
 import { orderedIn, type Ordered } from './method';
 import { tokens } from './text';
 import { measure } from './units';
-
-/** A recipe as it was understood: every line read, or listed among the unread. */
-export interface Recipe {
-  format: 'scabbard.recipe';
-  version: 1;
-  name: string | null;
-  portions: number;
-  /** ISO 639-1 code, where the recipe is not in English. */
-  language?: string;
-  lines: RecipeLine[];
-  unread: string[];
-  /** Cuts the method orders of what stands in no line. */
-  method?: { step: number; text: string; tasks: RecipeLine['tasks'] }[];
-}
 
 /** Portions taken where a recipe does not say. */
 export const USUAL_PORTIONS = 4;

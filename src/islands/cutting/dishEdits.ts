@@ -1,5 +1,5 @@
 import type { DishFile, KitchenFile, OwnDishFile } from '../../core/formats/kitchenFile';
-import type { RecipeLine } from '../../core/recipe/line';
+import type { RecipeLine } from '../../core/formats/recipeFile';
 
 type Change = (kitchen: KitchenFile) => KitchenFile;
 const cooking =

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
 import { jsonSchemaOf, SCHEMA_NAMES } from '../../core/formats/jsonSchemas';
 
-/** The JSON Schema of a file format, by its name: kitchen, model or workspace. */
+/** The JSON Schema of a file format, by its name. */
 export const GET: APIRoute = ({ params }) => {
   const name = SCHEMA_NAMES.find((known) => known === params.name);
   if (!name) return new Response(`No schema of that name; there are ${SCHEMA_NAMES.join(', ')}.`, { status: 404 });

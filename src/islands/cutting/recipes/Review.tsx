@@ -8,7 +8,7 @@ import {
   type Icon,
 } from '@tabler/icons-react';
 import { asSaid } from '../../../core/recipe/corrections';
-import type { RecipeLine } from '../../../core/recipe/line';
+import type { RecipeLine } from '../../../core/formats/recipeFile';
 import type { KnownTask } from '../../../workers/stock';
 import { Figure } from '../../shared/Field';
 import { TaskSelect } from '../TaskSelect';

@@ -2,8 +2,8 @@ import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { fetchCorrections, forgetCorrection, rememberCorrection } from '../../../client/corrections';
-import type { RecipeLine } from '../../../core/recipe/line';
-import type { Recipe } from '../../../core/recipe/recipe';
+import type { RecipeLine } from '../../../core/formats/recipeFile';
+import type { Recipe } from '../../../core/formats/recipeFile';
 import type { RecipeWorker } from '../../../workers/recipe.worker';
 
 /** A recipe as it was read, and as its reader corrects it. */

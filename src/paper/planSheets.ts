@@ -1,0 +1,228 @@
+import type { BladeModel } from '../core/blade/schema';
+import { drawKnife, overallMm } from '../core/drawing/knife';
+import { drawTool } from '../core/drawing/tool';
+import type { Drawing } from '../core/drawing/shape';
+import type { StepBrief } from '../core/formats/briefFile';
+import type { Care } from '../core/formats/care';
+import { PAPER_KINDS, type Paper, type PaperKind } from '../core/formats/paper';
+import type { Plan, PlanStep } from '../core/formats/planFile';
+import type { Names } from '../core/formats/planTable';
+import { shoppingList } from '../core/formats/shoppingList';
+import { showMoney, toMinor } from '../core/money/currency';
+import { Flow } from './flow';
+import { ACCENT, FADED, Sheets } from './sheet';
+
+/** What goes onto paper of one plan. */
+export interface PlanPapers {
+  plan: Plan;
+  briefs: readonly StepBrief[];
+  /** Blades by model. */
+  blades: ReadonlyMap<string, BladeModel>;
+  /** Drawings of what is owned, in the kitchen's order. */
+  owned: readonly BladeModel[];
+  care: readonly Care[];
+  names: Names;
+  withPrices: boolean;
+}
+
+const DOES: Record<PlanStep['action'], string> = {
+  buy: 'Buy',
+  sharpen: 'Have sharpened',
+  repair: 'Have repaired',
+  service: 'Arrange',
+  tool: 'Get',
+  retire: 'Retire',
+};
+/** Room for a drawing in the roll, mm of paper, and the least and greatest height of its row. */
+const ROLL = { wide: 88, least: 15, most: 26 };
+/** A tool is drawn no larger than this, mm of paper. */
+const TOOL = 22;
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+/** The sheets asked for, in one file. */
+export async function planSheets(papers: PlanPapers, kinds: readonly PaperKind[], paper: Paper): Promise<Buffer> {
+  const { plan } = papers;
+  const sheets = new Sheets(paper, `${plan.kitchen}: a knife kit`);
+  for (const kind of PAPER_KINDS) {
+    if (!kinds.includes(kind)) continue;
+    const flow = new Flow(sheets, `${plan.kitchen} · Scabbard · estimates: judge each knife in the hand`);
+    if (kind === 'plan') planPages(flow, papers);
+    else if (kind === 'shopping') shoppingPage(flow, papers);
+    else carePage(flow, papers);
+  }
+  return sheets.bytes();
+}
+
+function planPages(flow: Flow, papers: PlanPapers): void {
+  const { plan, withPrices } = papers;
+  const money = moneyOf(plan);
+  flow.text(plan.kitchen, { size: 22, bold: true, after: 1 });
+  const { now, needs, all } = plan.coverage;
+  flow.text(
+    `Of the cutting done here, ${percent(now)} is done well today, ${percent(needs)} with the needs, ${percent(all)} with everything.` +
+      (withPrices ? ` It costs ${money(plan.spent)}, and about ${money(plan.costPerYear)} a year to keep.` : ''),
+    { color: FADED, after: 4 },
+  );
+  roll(flow, papers);
+  const briefs = papers.briefs.filter(({ order }) => plan.steps.some((step) => step.order === order));
+  if (briefs.length > 0) {
+    flow.heading('In any shop');
+    for (const brief of briefs) briefBlock(flow, brief, papers);
+  }
+  list(
+    flow,
+    'Still badly served',
+    plan.unserved.map(({ task, why }) => `${papers.names.task(task)}: ${why}`),
+  );
+  list(flow, 'Take care', plan.warnings);
+  list(flow, 'Taken for granted until you say otherwise', plan.assumed);
+}
+
+const moneyOf =
+  ({ currency }: Plan) =>
+  (amount: number): string =>
+    showMoney(toMinor(amount, currency), currency);
+
+function list(flow: Flow, title: string, items: readonly string[]): void {
+  if (items.length === 0) return;
+  flow.heading(title);
+  for (const each of items) flow.item(each, { size: 9 });
+}
+
+/** Every pocket of the roll to one scale, in buying order, the wants below a seam. */
+function roll(flow: Flow, papers: PlanPapers): void {
+  const { plan, blades, owned } = papers;
+  const bladeOf = (step: PlanStep) =>
+    step.owned !== undefined ? owned[step.owned] : step.model ? blades.get(step.model) : undefined;
+  const longest = Math.max(
+    200,
+    ...plan.steps.map((step) => bladeOf(step)).map((blade) => (blade ? overallMm(blade) : 0)),
+  );
+  const scale = ROLL.wide / longest;
+  let sewn = false;
+  for (const step of plan.steps) {
+    const blade = bladeOf(step);
+    const drawing = blade ? drawKnife(blade) : drawTool(step.type ?? '');
+    const size =
+      drawing && !blade
+        ? Math.min(scale, TOOL / (drawing.right - drawing.left), TOOL / (drawing.top - drawing.bottom))
+        : scale;
+    const words = wordsOf(step, papers);
+    const column = { size: 8.5, wide: flow.wide - ROLL.wide - 18 };
+    const told = 5 + flow.sheets.height(words.below, column);
+    const high = Math.max(
+      ROLL.least,
+      told + 3,
+      drawing ? Math.min(ROLL.most, (drawing.top - drawing.bottom) * size + 4) : 0,
+    );
+    flow.room(high);
+    if (step.need === 'want' && !sewn) {
+      sewn = true;
+      flow.text('Wants', { size: 9, color: ACCENT, bold: true, after: 0.5 });
+      flow.rule(1.4);
+    }
+    pocket(flow, step, drawing, size, longest * scale, high, words, column);
+  }
+  flow.text(`Drawn at 1 : ${(1 / scale).toFixed(1)}; tools smaller.`, { size: 8, color: FADED });
+}
+
+function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { title: string; below: string } {
+  const kind = step.type && step.lengthMm !== null ? names.type(step.type) : step.name;
+  const long = step.lengthMm === null ? '' : `, ${Math.round(step.lengthMm)} mm`;
+  const points = `adds ${(100 * step.gain).toFixed(step.gain >= 0.02 ? 0 : 1)} points`;
+  const sums = [
+    ...(withPrices && step.action !== 'retire' ? [moneyOf(plan)(step.price)] : []),
+    ...(step.upkeep ? ['keeps the kit'] : step.action === 'retire' ? [] : [points]),
+    ...(plan.steps.some(({ month }) => month > 1) ? [`month ${step.month}`] : []),
+  ].join(' · ');
+  return {
+    title: `${DOES[step.action]}: ${kind}${long}`,
+    below: [sums, ...step.because.slice(0, 2)].filter(Boolean).join('\n'),
+  };
+}
+
+function pocket(
+  flow: Flow,
+  step: PlanStep,
+  drawing: Drawing | null,
+  scale: number,
+  long: number,
+  high: number,
+  words: { title: string; below: string },
+  column: { size: number; wide: number },
+): void {
+  const { sheets, left, y } = flow;
+  sheets.text(String(step.order), left, y + 0.5, { size: 12, bold: true, wide: 9 });
+  if (drawing) {
+    const above = drawing.top * scale;
+    // the end of each handle lies on one line
+    const shift = left + 10 - drawing.left * scale;
+    const base = y + 1 + Math.max(above, (high - 3 - (drawing.top - drawing.bottom) * scale) / 2 + above);
+    sheets.drawing(drawing, (p) => ({ x: shift + p.x * scale, y: base - p.y * scale }), { line: 0.2 });
+  }
+  const x = left + 14 + long;
+  const top = sheets.text(words.title, x, y, { size: 11, bold: true, wide: column.wide });
+  sheets.text(words.below, x, y + top + 0.5, { ...column, color: FADED });
+  flow.y += high + 1.5;
+}
+
+function briefBlock(flow: Flow, brief: StepBrief, { plan, withPrices }: PlanPapers): void {
+  const { must, avoid, ask, inTheHand, inWords, priceUpTo, instead, order } = brief;
+  flow.room(26);
+  flow.text(`${order}. ${inWords}`, { size: 10, bold: true, after: 1 });
+  if (withPrices)
+    flow.text(
+      `Worth it up to ${moneyOf(plan)(priceUpTo)}${instead ? `; above that, ${instead.charAt(0).toLowerCase()}${instead.slice(1)}` : ''}.`,
+      { size: 9, after: 0.8 },
+    );
+  const part = (title: string, items: readonly string[]) => {
+    if (items.length > 0) flow.item(`${title}: ${items.join('; ')}`, { size: 9 });
+  };
+  part('Must', must);
+  part('Leave it where', avoid);
+  part('Ask', ask);
+  part('In the hand', inTheHand);
+  flow.y += 2;
+}
+
+function shoppingPage(flow: Flow, papers: PlanPapers): void {
+  const { plan, withPrices } = papers;
+  const items = shoppingList(plan, papers.briefs, papers.names);
+  flow.text(`Shopping list: ${plan.kitchen}`, { size: 18, bold: true, after: 4 });
+  for (const item of items) {
+    const { does, what, need, lookFor } = item;
+    const words = `${does}: ${what}${need === 'want' ? ' (a want)' : ''}`;
+    flow.room(14);
+    flow.sheets.box(flow.left, flow.y + 0.6, 3.6, 3.6);
+    if (withPrices)
+      flow.sheets.text(
+        item.priceUpTo === null ? moneyOf(plan)(item.price) : `up to ${moneyOf(plan)(item.priceUpTo)}`,
+        flow.left + flow.wide - 34,
+        flow.y,
+        { size: 10.5, wide: 34, align: 'right' },
+      );
+    flow.text(words, { size: 11, bold: true, indent: 7, wide: flow.wide - 44, after: 0.6 });
+    if (lookFor) flow.text(lookFor, { size: 9, color: FADED, indent: 7, after: 1 });
+    flow.y += 1.5;
+  }
+  if (items.length === 0) flow.text('Nothing to buy.');
+}
+
+function carePage(flow: Flow, { plan, care }: PlanPapers): void {
+  flow.text(`Keeping the edges: ${plan.kitchen}`, { size: 18, bold: true, after: 4 });
+  for (const { name, lines } of care) {
+    flow.room(16);
+    flow.text(name, { size: 11, bold: true, after: 0.8 });
+    for (const each of lines) flow.item(each, { size: 9 });
+    flow.y += 2;
+  }
+  flow.heading('For every knife');
+  for (const each of [
+    'By hand, with a soft sponge, dried at once; never loose in a drawer, never in the machine.',
+    'A board of wood or plastic, never glass or stone. Scrape with the spine, not with the edge.',
+    'Cut away from the hand, fingertips curled back; a falling knife has no handle: step back.',
+    'A dull knife slips: hone or have it sharpened before it needs force.',
+  ])
+    flow.item(each, { size: 9 });
+}
