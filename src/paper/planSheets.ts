@@ -8,6 +8,8 @@ import { PAPER_KINDS, type Paper, type PaperKind } from '../core/formats/paper';
 import type { Plan, PlanStep } from '../core/formats/planFile';
 import type { Names } from '../core/formats/planTable';
 import { shoppingList } from '../core/formats/shoppingList';
+import { withoutMoney, withoutPrices } from '../core/formats/shownPlan';
+import { lowerFirst } from '../core/text/case';
 import { showMoney, toMinor } from '../core/money/currency';
 import { Flow } from './flow';
 import { ACCENT, FADED, Sheets } from './sheet';
@@ -34,7 +36,7 @@ const DOES: Record<PlanStep['action'], string> = {
   retire: 'Retire',
 };
 /** Room for a drawing in the roll, mm of paper, and the least and greatest height of its row. */
-const ROLL = { wide: 88, least: 15, most: 26 };
+const ROLL = { wide: 88, least: 12, most: 24 };
 /** A tool is drawn no larger than this, mm of paper. */
 const TOOL = 22;
 
@@ -43,13 +45,14 @@ const percent = (share: number) => `${Math.round(100 * share)} %`;
 /** The sheets asked for, in one file. */
 export async function planSheets(papers: PlanPapers, kinds: readonly PaperKind[], paper: Paper): Promise<Buffer> {
   const { plan } = papers;
+  const shown = papers.withPrices ? papers : { ...papers, plan: withoutPrices(plan) };
   const sheets = new Sheets(paper, `${plan.kitchen}: a knife kit`);
   for (const kind of PAPER_KINDS) {
     if (!kinds.includes(kind)) continue;
     const flow = new Flow(sheets, `${plan.kitchen} · Scabbard · estimates: judge each knife in the hand`);
-    if (kind === 'plan') planPages(flow, papers);
-    else if (kind === 'shopping') shoppingPage(flow, papers);
-    else carePage(flow, papers);
+    if (kind === 'plan') planPages(flow, shown);
+    else if (kind === 'shopping') shoppingPage(flow, shown);
+    else carePage(flow, shown);
   }
   return sheets.bytes();
 }
@@ -65,11 +68,7 @@ function planPages(flow: Flow, papers: PlanPapers): void {
     { color: FADED, after: 4 },
   );
   roll(flow, papers);
-  const briefs = papers.briefs.filter(({ order }) => plan.steps.some((step) => step.order === order));
-  if (briefs.length > 0) {
-    flow.heading('In any shop');
-    for (const brief of briefs) briefBlock(flow, brief, papers);
-  }
+  briefBlocks(flow, papers);
   list(
     flow,
     'Still badly served',
@@ -100,6 +99,7 @@ function roll(flow: Flow, papers: PlanPapers): void {
     ...plan.steps.map((step) => bladeOf(step)).map((blade) => (blade ? overallMm(blade) : 0)),
   );
   const scale = ROLL.wide / longest;
+  flow.text(`The roll, 1 : ${(1 / scale).toFixed(1)}; tools smaller.`, { size: 8, color: FADED, after: 1.5 });
   let sewn = false;
   for (const step of plan.steps) {
     const blade = bladeOf(step);
@@ -124,7 +124,6 @@ function roll(flow: Flow, papers: PlanPapers): void {
     }
     pocket(flow, step, drawing, size, longest * scale, high, words, column);
   }
-  flow.text(`Drawn at 1 : ${(1 / scale).toFixed(1)}; tools smaller.`, { size: 8, color: FADED });
 }
 
 function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { title: string; below: string } {
@@ -138,7 +137,7 @@ function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { tit
   ].join(' · ');
   return {
     title: `${DOES[step.action]}: ${kind}${long}`,
-    below: [sums, ...step.because.slice(0, 2)].filter(Boolean).join('\n'),
+    below: [sums, ...step.because.slice(0, 1)].filter(Boolean).join('\n'),
   };
 }
 
@@ -167,23 +166,54 @@ function pocket(
   flow.y += high + 1.5;
 }
 
-function briefBlock(flow: Flow, brief: StepBrief, { plan, withPrices }: PlanPapers): void {
-  const { must, avoid, ask, inTheHand, inWords, priceUpTo, instead, order } = brief;
-  flow.room(26);
-  flow.text(`${order}. ${inWords}`, { size: 10, bold: true, after: 1 });
-  if (withPrices)
-    flow.text(
-      `Worth it up to ${moneyOf(plan)(priceUpTo)}${instead ? `; above that, ${instead.charAt(0).toLowerCase()}${instead.slice(1)}` : ''}.`,
-      { size: 9, after: 0.8 },
-    );
-  const part = (title: string, items: readonly string[]) => {
-    if (items.length > 0) flow.item(`${title}: ${items.join('; ')}`, { size: 9 });
-  };
-  part('Must', must);
-  part('Leave it where', avoid);
-  part('Ask', ask);
-  part('In the hand', inTheHand);
-  flow.y += 2;
+/** A reason without what stands in brackets behind it. */
+const inShort = (words: string): string => words.replace(/\s*\([^()]*(?:\([^()]*\)[^()]*)*\)/g, '');
+
+/** Figures out of range: the ranges stand in the words of the brief. */
+const BEYOND = /: (?:less|more) than /;
+
+const SMALL = { size: 8.5, indent: 5, after: 0.4 };
+
+/** What is told of a knife to be bought, in the order in which it is told. */
+const BRIEF_PARTS = [
+  ['must', 'Must have', '; ', '.'],
+  ['avoid', 'Leave it with', '; ', '.'],
+  ['ask', 'Ask', ' ', ''],
+  ['inTheHand', 'In the hand', ' ', ''],
+] as const;
+
+function part(flow: Flow, [, title, between, end]: (typeof BRIEF_PARTS)[number], items: readonly string[]): void {
+  if (items.length > 0) flow.text(`${title}: ${items.join(between)}${end}`, SMALL);
+}
+
+/** The briefs of a plan; what holds for every knife of it is told once. */
+function briefBlocks(flow: Flow, { plan, briefs: all, withPrices }: PlanPapers): void {
+  const briefs = all
+    .filter(({ order }) => plan.steps.some((step) => step.order === order))
+    .map((brief) => ({ ...brief, avoid: [...new Set(brief.avoid.map(inShort))].filter((each) => !BEYOND.test(each)) }));
+  if (briefs.length === 0) return;
+  flow.heading('In any shop');
+  const shared = (key: (typeof BRIEF_PARTS)[number][0]) =>
+    briefs.length < 2
+      ? []
+      : (briefs[0]?.[key] ?? []).filter((each) => briefs.every((brief) => brief[key].includes(each)));
+  for (const { inWords, instead, order, ...brief } of briefs) {
+    flow.room(20);
+    const words = withPrices ? inWords : withoutMoney(inWords, plan.currency);
+    flow.text(`${order}. ${words}`, { size: 9.5, bold: true, after: 0.6 });
+    if (withPrices && instead) flow.text(`Dearer than that, take ${lowerFirst(instead)} instead.`, SMALL);
+    for (const each of BRIEF_PARTS)
+      part(
+        flow,
+        each,
+        brief[each[0]].filter((item) => !shared(each[0]).includes(item)),
+      );
+    flow.y += 1.6;
+  }
+  const common = BRIEF_PARTS.filter(([key]) => shared(key).length > 0);
+  if (common.length === 0) return;
+  flow.text('Every one of them', { size: 9.5, bold: true, after: 0.6 });
+  for (const each of common) part(flow, each, shared(each[0]));
 }
 
 function shoppingPage(flow: Flow, papers: PlanPapers): void {
@@ -203,7 +233,13 @@ function shoppingPage(flow: Flow, papers: PlanPapers): void {
         { size: 10.5, wide: 34, align: 'right' },
       );
     flow.text(words, { size: 11, bold: true, indent: 7, wide: flow.wide - 44, after: 0.6 });
-    if (lookFor) flow.text(lookFor, { size: 9, color: FADED, indent: 7, after: 1 });
+    if (lookFor)
+      flow.text(withoutMoney(lookFor, plan.currency), {
+        size: 9,
+        color: FADED,
+        indent: 7,
+        after: 1,
+      });
     flow.y += 1.5;
   }
   if (items.length === 0) flow.text('Nothing to buy.');

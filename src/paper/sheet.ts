@@ -27,7 +27,7 @@ const FONTS = {
   boldWide: 'dejavu-fonts-ttf/ttf/DejaVuSansCondensed-Bold.ttf',
 } as const;
 /** Characters the narrow fonts hold; whatever has others is set in the wide ones. */
-const NARROW = /^[\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026\u20ac]*$/;
+const NARROW = /^[\n\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026\u20ac]*$/;
 
 export interface TextStyle {
   size?: number;

@@ -1,13 +1,15 @@
 import { described } from './failures';
 import { purgeDeleted } from './kitchens';
 import { log } from './log';
+import { purgeShown } from './shownPlans';
 import { purgeEmptyWorkspaces } from './workspaces';
 
 const HOUR = 3_600_000;
 
-/** Removes for good what was deleted long ago, and workspaces that hold nothing. Any number of servers may do so at once. */
+/** Removes for good what was deleted long ago, links that have run out, and workspaces that hold nothing. Any number of servers may do so at once. */
 export async function keepHouse(now: Date): Promise<void> {
   await purgeDeleted(now);
+  await purgeShown(now);
   await purgeEmptyWorkspaces(now);
 }
 

@@ -21,8 +21,15 @@ function namesMoney(sentence: string, currency: string): boolean {
   return sentence.includes(sign) || sentence.includes(currency);
 }
 
+/** A text without its sentences that name an amount of money of this currency. */
+export const withoutMoney = (text: string, currency: string): string =>
+  text
+    .split(/(?<=[.!?])\s+/)
+    .filter((sentence) => !namesMoney(sentence, currency))
+    .join(' ');
+
 /** A plan without what it costs: prices gone, and every sentence that names one. */
-function withoutPrices(plan: Plan): Plan {
+export function withoutPrices(plan: Plan): Plan {
   const quiet = (sentences: readonly string[]) => sentences.filter((each) => !namesMoney(each, plan.currency));
   return {
     ...plan,

@@ -14,9 +14,10 @@ const VIEWS = [
   { id: 'what-if', path: '/what-if', name: 'What if' },
   { id: 'match', path: '/match', name: 'Knives by task' },
   { id: 'compare', path: '/compare', name: 'Compare knives' },
+  { id: 'paper', path: '/paper', name: 'Paper and files' },
 ] as const;
 export type ViewId = (typeof VIEWS)[number]['id'];
-const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare'];
+const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare', 'paper'];
 
 /** Views in which nothing has been said yet. */
 const lackingIn = (kitchen: KitchenFile): readonly ViewId[] => [

@@ -1,0 +1,31 @@
+import type { BladeModel } from '../core/blade/schema';
+import type { StepBrief } from '../core/formats/briefFile';
+import type { Care } from '../core/formats/care';
+import type { Paper, PaperKind } from '../core/formats/paper';
+import type { Plan } from '../core/formats/planFile';
+import { Refused } from './http';
+
+export interface PaperAsked {
+  plan: Plan;
+  briefs: StepBrief[];
+  owned: BladeModel[];
+  care: Care[];
+  kinds: PaperKind[];
+  paper: Paper;
+  withPrices: boolean;
+}
+
+/** A plan's sheets as a PDF. Throws {@link Refused}. */
+export async function fetchPaper(asked: PaperAsked): Promise<Blob> {
+  const answer = await fetch('/api/paper', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(asked),
+    signal: AbortSignal.timeout(30_000),
+  }).catch(() => {
+    throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
+  });
+  if (!answer.ok)
+    throw new Refused(answer.status, `The server could not set the sheets (${answer.status}). Try again.`);
+  return answer.blob();
+}

@@ -1,0 +1,95 @@
+import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { useCallback, useEffect, useState } from 'react';
+import { listShown, showPlan, withdrawShown, type Shown } from '../../client/shown';
+import type { Plan } from '../../core/formats/planFile';
+import { day } from '../shared/words';
+import { CopyText } from './CopyText';
+import css from './PaperView.module.css';
+
+const DAYS = [
+  { value: '7', label: 'a week' },
+  { value: '30', label: '30 days' },
+  { value: '90', label: '90 days' },
+  { value: '365', label: 'a year' },
+];
+
+/** Links that show the plan, read-only, to whoever has one; each can be withdrawn. */
+export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan: Plan; ready: boolean }) {
+  const [withPrices, setWithPrices] = useState(false);
+  const [days, setDays] = useState('30');
+  const [made, setMade] = useState<string | null>(null);
+  const [links, setLinks] = useState<Shown[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const reload = useCallback(() => listShown(kitchenId).then(setLinks), [kitchenId]);
+  const trying = async (work: () => Promise<void>) => {
+    setTrouble(null);
+    try {
+      await work();
+      await reload();
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'That did not work just now.');
+    }
+  };
+  useEffect(() => {
+    reload().catch(() => undefined);
+  }, [reload]);
+  return (
+    <section className={css.part} aria-labelledby="show">
+      <h2 id="show">A link to show</h2>
+      <p className="faded">
+        Whoever has the link reads the plan as it is now, and nothing else of this kitchen: no account, nothing to
+        change.
+      </p>
+      <div className={css.row}>
+        <NativeSelect label="It works for" value={days} data={DAYS} onChange={(e) => setDays(e.currentTarget.value)} />
+        <Checkbox label="With prices" checked={withPrices} onChange={(e) => setWithPrices(e.currentTarget.checked)} />
+        <Button
+          disabled={!ready}
+          onClick={() =>
+            void trying(async () => {
+              setMade(new URL(await showPlan(kitchenId, plan, withPrices, Number(days)), location.href).href);
+            })
+          }
+        >
+          Make a link
+        </Button>
+      </div>
+      {made && (
+        <div className={css.made} role="status">
+          <TextInput
+            label="The link: it is told only this once"
+            value={made}
+            readOnly
+            onFocus={(e) => e.currentTarget.select()}
+          />
+          <CopyText text={made}>Copy the link</CopyText>
+        </div>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+      {links.length > 0 && (
+        <ul className={css.links} aria-label="Links of this kitchen">
+          {links.map(({ id, withPrices: priced, createdAt, expiresAt }) => (
+            <li key={id}>
+              <span>
+                Made on {day(createdAt)}, until {day(expiresAt)}, {priced ? 'with' : 'without'} prices
+              </span>
+              <Button
+                size="compact-sm"
+                variant="default"
+                aria-label={`Withdraw the link made on ${day(createdAt)}`}
+                onClick={() =>
+                  void trying(async () => {
+                    await withdrawShown(kitchenId, id);
+                    setMade(null);
+                  })
+                }
+              >
+                Withdraw
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

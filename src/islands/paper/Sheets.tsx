@@ -1,0 +1,84 @@
+import { Button, Checkbox, SegmentedControl } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useState } from 'react';
+import { fetchPaper } from '../../client/paper';
+import type { StepBrief } from '../../core/formats/briefFile';
+import { PAPER_KINDS, type Paper, type PaperKind } from '../../core/formats/paper';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { download, fileName } from '../shared/download';
+import type { Answer } from '../shared/usePlanner';
+import css from './PaperView.module.css';
+
+const KINDS: Record<PaperKind, string> = {
+  plan: 'The plan: roll to scale, order, what to look for, what it does not cover',
+  shopping: 'The shopping list',
+  care: 'The care sheet: when to hone and sharpen, what each steel wants',
+};
+/** Where letters are written on the other paper. */
+const usualPaper = (): Paper => (/-(US|CA|MX|PH|CL|CO)$/.test(navigator.language) ? 'letter' : 'a4');
+
+/** The sheets of a plan, as one PDF. */
+export function Sheets({
+  answer: { plan, owned },
+  briefs,
+  worker,
+  busy,
+}: {
+  answer: Answer;
+  briefs: StepBrief[];
+  worker: Remote<KitchenWorker>;
+  busy: boolean;
+}) {
+  const [kinds, setKinds] = useState<PaperKind[]>([...PAPER_KINDS]);
+  const [paper, setPaper] = useState<Paper>(usualPaper);
+  const [withPrices, setWithPrices] = useState(true);
+  const [working, setWorking] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const make = async () => {
+    setWorking(true);
+    setTrouble(null);
+    try {
+      const care = await worker.care(plan);
+      const file = await fetchPaper({ plan, briefs, owned, care, kinds, paper, withPrices });
+      download(fileName(plan.kitchen, '.pdf'), file);
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'The sheets could not be made.');
+    } finally {
+      setWorking(false);
+    }
+  };
+  return (
+    <section className={css.part} aria-labelledby="paper">
+      <h2 id="paper">On paper</h2>
+      <div className={css.choices} role="group" aria-label="Sheets">
+        {PAPER_KINDS.map((kind) => (
+          <Checkbox
+            key={kind}
+            label={KINDS[kind]}
+            checked={kinds.includes(kind)}
+            onChange={(e) => {
+              const on = e.currentTarget.checked;
+              setKinds(PAPER_KINDS.filter((each) => (each === kind ? on : kinds.includes(each))));
+            }}
+          />
+        ))}
+        <Checkbox label="With prices" checked={withPrices} onChange={(e) => setWithPrices(e.currentTarget.checked)} />
+      </div>
+      <div className={css.row}>
+        <SegmentedControl
+          aria-label="Size of the paper"
+          value={paper}
+          data={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+          onChange={(value) => setPaper(value === 'letter' ? 'letter' : 'a4')}
+        />
+        <Button loading={working} disabled={kinds.length === 0 || busy} onClick={() => void make()}>
+          Make the PDF
+        </Button>
+      </div>
+      {trouble && <p role="alert">{trouble}</p>}
+    </section>
+  );
+}

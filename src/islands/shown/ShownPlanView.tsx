@@ -1,0 +1,105 @@
+import type { BladeModel } from '../../core/blade/schema';
+import { drawKnife, overallMm } from '../../core/drawing/knife';
+import { drawTool } from '../../core/drawing/tool';
+import type { PlanStep } from '../../core/formats/planFile';
+import type { ShownPlan } from '../../core/formats/shownPlan';
+import { showMoney, toMinor } from '../../core/money/currency';
+import { placedDrawing } from '../shared/KnifeDrawing';
+import { Shapes } from '../shared/Shapes';
+import { day, percent, taskName, typeName } from '../shared/words';
+import css from './ShownPlanView.module.css';
+
+const DOES: Record<PlanStep['action'], string> = {
+  buy: 'Buy',
+  sharpen: 'Have sharpened',
+  repair: 'Have repaired',
+  service: 'Arrange',
+  tool: 'Get',
+  retire: 'Retire',
+};
+/** A tool is drawn no larger than this beside the knives, mm. */
+const TOOL_MM = 90;
+
+/** A knife or a tool lying in a picture whose unit is a millimetre; every picture is as wide, so that all are to one scale. */
+function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: PlanStep; wide: number }) {
+  const drawing = blade ? drawKnife(blade) : drawTool(step.type ?? '');
+  if (!drawing) return <span />;
+  const { place, width, height } = placedDrawing(drawing, false);
+  const scale = blade ? 1 : Math.min(1, TOOL_MM / Math.max(width, height));
+  return (
+    <svg className={css.picture} viewBox={`-1 -1 ${wide + 2} ${height * scale + 2}`} aria-hidden="true">
+      <g transform={`scale(${scale})`}>
+        <Shapes drawing={drawing} place={place} line={1 / scale} />
+      </g>
+    </svg>
+  );
+}
+
+/** A plan for whoever has its link: rendered once, on the server; it needs no script to read. */
+export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date; until: Date }) {
+  const { plan, blades, withPrices } = shown;
+  const money = (amount: number) => showMoney(toMinor(amount, plan.currency), plan.currency);
+  const bladeOf = (step: PlanStep) => blades.find(({ id }) => id === step.model);
+  const wide = Math.max(200, ...blades.map(overallMm));
+  const groups = [
+    { name: 'Needs', steps: plan.steps.filter((step) => step.need === 'need') },
+    { name: 'Wants', steps: plan.steps.filter((step) => step.need === 'want') },
+  ].filter(({ steps }) => steps.length > 0);
+  return (
+    <main id="main" className={css.page}>
+      <header>
+        <h1>{plan.kitchen}</h1>
+        <p>
+          A knife kit in buying order. {percent(plan.coverage.now)} of the cutting here is done well today,{' '}
+          {percent(plan.coverage.needs)} with the needs, {percent(plan.coverage.all)} with everything
+          {withPrices && `, for ${money(plan.spent)}`}.
+        </p>
+      </header>
+      {groups.map(({ name, steps }) => (
+        <section key={name} aria-label={name}>
+          <h2>{name}</h2>
+          <ol className={css.steps}>
+            {steps.map((step) => (
+              <li key={step.order} value={step.order}>
+                <Picture blade={bladeOf(step)} step={step} wide={wide} />
+                <div>
+                  <h3>
+                    <span className="figure">{step.order}</span> {DOES[step.action]}:{' '}
+                    {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
+                    {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
+                  </h3>
+                  <p className="faded">
+                    {step.maker && step.maker !== 'Unknown' && `such as ${step.maker} ${step.name}`}
+                    {withPrices && step.action !== 'retire' && ` · ${money(step.price)}`}
+                  </p>
+                  {step.because.slice(0, 2).map((reason) => (
+                    <p key={reason}>{reason}</p>
+                  ))}
+                </div>
+              </li>
+            ))}
+          </ol>
+        </section>
+      ))}
+      {plan.steps.length === 0 && <p>Nothing to buy: what is there does the work.</p>}
+      {plan.unserved.length > 0 && (
+        <section>
+          <h2>Still badly served</h2>
+          <ul>
+            {plan.unserved.map(({ task, why }) => (
+              <li key={task}>
+                <b>{taskName(task)}</b>: {why}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <footer className="faded">
+        <p>
+          As planned on {day(on)}; this page is there until {day(until)}. Models are examples: any knife alike does the
+          same work. Figures are estimates.
+        </p>
+      </footer>
+    </main>
+  );
+}
