@@ -2,6 +2,7 @@ import { showMoney, toMinor } from '../money/currency';
 import type { StepBrief } from './briefFile';
 import type { Plan, PlanStep } from './planFile';
 import type { Names, Table } from './planTable';
+import { withoutMoney } from './shownPlan';
 
 /** One thing of a shopping list. */
 export interface ShoppingItem {
@@ -60,7 +61,7 @@ export function shoppingText(plan: Plan, items: readonly ShoppingItem[], withPri
     const most = item.priceUpTo === null ? '' : `, up to ${money(item.priceUpTo)}`;
     const price = withPrices ? ` · about ${money(item.price)}${most}` : '';
     lines.push(`[ ] ${item.does}: ${item.what}${price}${item.need === 'want' ? ' (a want)' : ''}`);
-    if (item.lookFor) lines.push(`    ${item.lookFor}`);
+    if (item.lookFor) lines.push(`    ${withoutMoney(item.lookFor, plan.currency)}`);
   }
   return `${lines.join('\n')}\n`;
 }

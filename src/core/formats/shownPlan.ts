@@ -52,12 +52,15 @@ export function withoutPrices(plan: Plan): Plan {
   };
 }
 
-/** What is shown of a plan: the plan itself, with or without its prices, and the blades among `models` it draws; nothing else of the kitchen. */
+/** A plan without what it says of the people it is for. */
+const withoutPeople = (plan: Plan): Plan => ({ ...plan, assumed: [], lengthWanted: { ...plan.lengthWanted, why: [] } });
+
+/** What is shown of a plan: its steps and what they reach, with or without prices, and the blades among `models` it draws; nothing else of the kitchen. */
 export function shownPlanOf(plan: Plan, models: readonly BladeModel[], withPrices: boolean): ShownPlan {
   const named = new Set(plan.steps.map(({ model }) => model));
   const blades = models.filter(({ id }) => named.has(id));
   return {
-    plan: withPrices ? plan : withoutPrices(plan),
+    plan: withoutPeople(withPrices ? plan : withoutPrices(plan)),
     blades: withPrices ? blades : blades.map((blade) => ({ ...blade, priceMinor: 0 })),
     withPrices,
   };

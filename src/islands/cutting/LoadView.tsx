@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { LOAD } from '../../core/constants';
 import type { Cutting } from '../../workers/stock';
+import { Charted } from '../shared/Charted';
 import { colour } from '../shared/charts';
 import { minutes, percent, taskName } from '../shared/words';
 import css from './CuttingView.module.css';
@@ -19,7 +20,7 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
   return (
     <section className={css.load} aria-labelledby="load">
       <h2 id="load">Your week: {asTime(cutting.minutesPerWeek)} of cutting</h2>
-      <div className={css.chart}>
+      <Charted className={css.chart ?? ''} name="Cutting by the week">
         <Bar
           aria-label={`Minutes a week by kind of work: ${groups.map((g) => `${g.group} ${minutes(g.minutes)}`).join(', ')}`}
           role="img"
@@ -50,7 +51,7 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
             },
           }}
         />
-      </div>
+      </Charted>
       {(away.dishes.length > 0 || away.tasks.length > 0 || away.fromMenus > 0) && (
         <p className={css.away}>
           What is not eaten here took away{' '}

@@ -172,7 +172,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
 
   return (
     <div className={layout.page}>
-      <aside className={css.questions} aria-label={beside && story ? 'Reasons' : 'Questions'}>
+      <aside className={css.questions} data-screen-only aria-label={beside && story ? 'Reasons' : 'Questions'}>
         {beside && story}
         <div hidden={beside && story !== null}>
           <Questions

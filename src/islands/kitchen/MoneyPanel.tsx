@@ -5,6 +5,7 @@ import { Line } from 'react-chartjs-2';
 import type { Plan } from '../../core/formats/planFile';
 import type { MoneyView, SizeView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Charted } from '../shared/Charted';
 import { colour } from '../shared/charts';
 import { Working } from '../shared/Working';
 import { money } from '../shared/words';
@@ -76,7 +77,7 @@ export default function MoneyPanel({
           </Working>
         </div>
       )}
-      <div className={css.chart}>
+      <Charted className={css.chart ?? ''} name="Coverage against money">
         {curve && (
           <Line
             role="img"
@@ -132,7 +133,7 @@ export default function MoneyPanel({
             }}
           />
         )}
-      </div>
+      </Charted>
       <div className={css.words}>
         {bend ? (
           <p>

@@ -116,9 +116,7 @@ function Files({
   return (
     <section className={css.part} aria-labelledby="files">
       <h2 id="files">Files</h2>
-      <p className="faded">
-        Open formats, described under “Formats” in the help: for a spreadsheet, a script or another kitchen.
-      </p>
+      <p className="faded">Open formats, for a spreadsheet, a script or another kitchen.</p>
       <div className={css.row}>
         <Button
           variant="default"

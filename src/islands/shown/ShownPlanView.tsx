@@ -1,8 +1,10 @@
+import { reference } from '../../../data/reference';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife, overallMm } from '../../core/drawing/knife';
 import { drawTool } from '../../core/drawing/tool';
 import type { PlanStep } from '../../core/formats/planFile';
 import type { ShownPlan } from '../../core/formats/shownPlan';
+import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { showMoney, toMinor } from '../../core/money/currency';
 import { placedDrawing } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
@@ -20,6 +22,12 @@ const DOES: Record<PlanStep['action'], string> = {
 /** A tool is drawn no larger than this beside the knives, mm. */
 const TOOL_MM = 90;
 
+/** What is owned is drawn as its kind is usually built. */
+function usualBlade({ type: id, lengthMm }: PlanStep): BladeModel | undefined {
+  const type = reference.types.get(id ?? '');
+  return type && typicalBlade(type, { lengthMm: lengthMm ?? undefined }, 'right');
+}
+
 /** A knife or a tool lying in a picture whose unit is a millimetre; every picture is as wide, so that all are to one scale. */
 function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: PlanStep; wide: number }) {
   const drawing = blade ? drawKnife(blade) : drawTool(step.type ?? '');
@@ -29,7 +37,7 @@ function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: P
   return (
     <svg className={css.picture} viewBox={`-1 -1 ${wide + 2} ${height * scale + 2}`} aria-hidden="true">
       <g transform={`scale(${scale})`}>
-        <Shapes drawing={drawing} place={place} line={1 / scale} />
+        <Shapes drawing={drawing} place={place} line={1 / scale} owned={step.owned !== undefined} />
       </g>
     </svg>
   );
@@ -39,8 +47,8 @@ function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: P
 export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date; until: Date }) {
   const { plan, blades, withPrices } = shown;
   const money = (amount: number) => showMoney(toMinor(amount, plan.currency), plan.currency);
-  const bladeOf = (step: PlanStep) => blades.find(({ id }) => id === step.model);
-  const wide = Math.max(200, ...blades.map(overallMm));
+  const bladeOf = (step: PlanStep) => blades.find(({ id }) => id === step.model) ?? usualBlade(step);
+  const wide = Math.max(200, ...plan.steps.flatMap((step) => bladeOf(step) ?? []).map(overallMm));
   const groups = [
     { name: 'Needs', steps: plan.steps.filter((step) => step.need === 'need') },
     { name: 'Wants', steps: plan.steps.filter((step) => step.need === 'want') },

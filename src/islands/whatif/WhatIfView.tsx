@@ -86,7 +86,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
 
   return (
     <div className={layout.page}>
-      <aside className={css.questions} aria-label="The scratch copy’s questions">
+      <aside className={css.questions} data-screen-only aria-label="The scratch copy’s questions">
         <p className={css.note}>A scratch copy: nothing here touches your kitchen until you keep it.</p>
         <Questions
           kitchen={other}
