@@ -57,9 +57,7 @@ test('a plan goes out: PDF, shopping list, files, and a link that shows it to a 
   expect(await kept('.svg')).toMatch(/^<svg [^>]*width="\d+\.\d\dmm"/);
 
   await press('Make a link');
-  const link = await page
-    .waitForSelector('input[readonly]')
-    .then((e) => e?.evaluate((i) => (i).value));
+  const link = await page.waitForSelector('input[readonly]').then((e) => e?.evaluate((i) => i.value));
   const stranger = await visitor(browser);
   const answer = await stranger.page.goto(link ?? '');
   expect(answer?.headers()['x-robots-tag']).toContain('noindex');

@@ -37,10 +37,18 @@ const PICTURES = [
   { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
   { name: 'score', view: WIDE, path: '/score', act: scrollToParts },
-  { name: 'glossary', view: WIDE, path: '/glossary' },
   { name: 'models', view: WIDE, path: '/catalogue', act: scrollToForm },
+  { name: 'paper', view: WIDE, sample: 'Millrace', act: openPaper },
   { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
 ];
+
+async function openPaper(page) {
+  await openPage('paper', 'pre')(page);
+  await page.waitForFunction(
+    () => /up to/.test(document.querySelector('pre')?.textContent ?? '') && !document.querySelector('progress'),
+    { timeout: 60_000 },
+  );
+}
 
 async function openReason(page) {
   await page.click('[data-group="Needs"] button');
