@@ -29,12 +29,7 @@ export function Charted({ name, className, children }: { name: string; className
       <div ref={box} className={className}>
         {children}
       </div>
-      <Button
-        size="compact-xs"
-        variant="default"
-        aria-label={`Keep the chart as a picture: ${name}`}
-        onClick={() => void save()}
-      >
+      <Button size="compact-xs" variant="default" aria-label={`As PNG: ${name}`} onClick={() => void save()}>
         As PNG
       </Button>
     </div>

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { FaultyInput } from '../../formats/faults';
-import { MAX_MODELS } from '../../formats/catalogueFile';
-import { readCatalogue } from '../../formats/catalogueFile';
+import { MAX_MODELS, readCatalogue } from '../../formats/catalogueFile';
+import { findColumns } from './columns';
 import { readShopList, type ListKnowledge, type ShopList } from './shopList';
 
 /** Most rows and columns of a list. */
@@ -14,10 +14,17 @@ const isOwnCsv = (text: string): boolean => {
   return first.includes('heelHeightMm') && first.includes('priceMinor');
 };
 
-/** The rows of a separated text, whatever mark separates its cells. */
+/** Marks that part the cells of a list. */
+const MARKS = [',', ';', '\t', '|'];
+const TRIED_ROWS = 20;
+
+/** The rows of a separated text: the mark that shows the most known headings parts its cells. */
 function rowsOf(text: string): string[][] {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', ';', '\t', '|'] });
-  return data;
+  const plain = text.replace(/^\uFEFF/, '');
+  const rows = (delimiter: string, preview = 0) => Papa.parse<string[]>(plain, { delimiter, preview }).data;
+  const known = (mark: string) => Object.keys(findColumns(rows(mark, TRIED_ROWS))?.at ?? {}).length;
+  const [best = ','] = [...MARKS].sort((one, other) => known(other) - known(one));
+  return rows(best);
 }
 
 /** Reads rows of cells, from a text or a spreadsheet, as a shop's list. Throws {@link FaultyInput}. */

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { kindWords } from '../../../../data/kindWords';
@@ -9,10 +8,11 @@ import { readCatalogue, writeCatalogueCsv } from '../../formats/catalogueFile';
 import { FaultyInput } from '../../formats/faults';
 import { amountIn, currencyIn } from './amounts';
 import { kindIn } from './kinds';
+import { readModelsText } from './listFile';
 import { readShopList } from './shopList';
 
 const knowledge = { reference, words: kindWords, models: shippedModels, hand: 'right' as const, currency: 'EUR' };
-const list = (csv: string) => readShopList(Papa.parse<string[]>(csv.trim()).data, knowledge);
+const list = (csv: string) => readModelsText(csv.trim(), knowledge);
 
 test.each<[string, number | null]>([
   ['1.234,50', 1234.5],
@@ -101,6 +101,7 @@ X-02;Schälmesser;80;30;;9,90`);
       [3, 'list-k-20', 'chef', 200, 245, 58, 12990],
       [4, 'list-b-23', 'bread', 230, 160, 56, 104900],
     ]);
+    expect(list('Bezeichnung;Preis\nKochmesser 21 cm;1.089,50\nSchleifstein;39,00').taken).toHaveLength(1);
     expect(left).toMatchObject([
       { row: 5, why: expect.stringContaining('no knife') as string },
       { row: 6, why: expect.stringContaining('800 mm') as string },
