@@ -15,7 +15,7 @@ const LAYERS = {
   server: ['server', 'db', 'core', 'data'],
   db: ['db', 'core'],
   data: ['data', 'core'],
-  cli: ['cli', 'core', 'data'],
+  cli: ['cli', 'paper', 'core', 'data'],
 };
 /** The rooms of the core, bottom to top: each may use itself and what stands before it. */
 const ROOMS = [

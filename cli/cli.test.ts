@@ -1,7 +1,10 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
+import { planFileSchema } from '../src/core/formats/planFile';
 import { z } from '../src/core/zod';
 import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
@@ -184,4 +187,29 @@ test('recipe reads lines from standard input and a page from a file, for as many
     expect([status, stdout]).toEqual([2, '']);
     expect(stderr).toContain(fault);
   }
+});
+
+test('lifesize writes a PDF at true size, of the knives asked for', () => {
+  const out = join(mkdtempSync(join(tmpdir(), 'life-')), 'knives.pdf');
+  const run = command('lifesize', [sample('millrace-flat'), '--paper', 'letter', '--out', out, '--only', 'step-1']);
+  expect([run.status, run.stderr]).toEqual([0, '']);
+  expect(readFileSync(out).subarray(0, 5).toString()).toBe('%PDF-');
+  for (const [args, fault] of [
+    [['--paper', 'a5', '--out', out], '--paper: "a5" is not one of a4, letter'],
+    [[], '--out: is missing'],
+    [['--out', out, '--only', 'step-99'], '--only: "step-99" is no knife of this kitchen; there are'],
+  ] as const) {
+    const wrong = command('lifesize', [sample('millrace-flat'), ...args]);
+    expect([wrong.status, wrong.stdout]).toEqual([2, '']);
+    expect(wrong.stderr).toContain(fault);
+  }
+});
+
+test('plan takes a shop’s list, and tells what it left out', () => {
+  const list = join(mkdtempSync(join(tmpdir(), 'list-')), 'shop.csv');
+  writeFileSync(list, 'product;price\nSantoku 17 cm;89,00\nBread knife 24cm;35,50\nParing knife;12\nWhetstone;30\n');
+  const run = command('plan', [sample('millrace-flat'), '--catalogue', list]);
+  expect(run.stderr).toContain('row 5: left out, it is no knife');
+  const plan = planFileSchema.parse(JSON.parse(run.stdout));
+  expect(plan.steps.flatMap(({ model }) => model ?? []).every((id) => id.startsWith('list-'))).toBe(true);
 });

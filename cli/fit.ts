@@ -84,7 +84,7 @@ function* cells(
   yield models.length > 0 ? '\n]\n' : '[]\n';
 }
 
-run(() => {
+await run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['type', 'model', 'task', 'blade']);
   const { kitchen } = completeKitchen(readKitchenText(readInput(file)), reference, shippedModels);
   const loads = taskLoads(kitchen, reference);

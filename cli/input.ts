@@ -21,10 +21,10 @@ export function readBytes(path: string): Buffer {
 }
 
 /** Runs a command: its text on standard output, piece by piece where it comes in pieces, or every fault on standard error and exit 2. Never a stack trace. */
-export function run(command: () => string | Iterable<string>): void {
+export async function run(command: () => string | Iterable<string> | Promise<string>): Promise<void> {
   let output: string | Iterable<string>;
   try {
-    output = command();
+    output = await command();
   } catch (error) {
     const lines = error instanceof FaultyInput ? error.faults.map(faultLine) : [`unexpected: ${messageOf(error)}`];
     process.stderr.write(`${lines.join('\n')}\n`);

@@ -35,7 +35,7 @@ function modelsOf(path: string): BladeModel[] {
 
 const isSchool = (id: string): id is (typeof SCHOOL_IDS)[number] => SCHOOL_IDS.some((school) => school === id);
 
-run(() => {
+await run(() => {
   const { file, options, on } = readArguments(process.argv.slice(2), ['catalogue', 'school'], undefined, ['prices']);
   const { catalogue, school } = options;
   if (school !== undefined && !isSchool(school))

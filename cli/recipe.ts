@@ -5,7 +5,7 @@ import { textOf } from '../src/core/formats/bytes';
 import { readRecipe } from '../src/core/recipe/recipe';
 import { readArguments, readBytes, run } from './input';
 
-run(() => {
+await run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['portions'], 'RECIPE');
   const portions = options.portions === undefined ? undefined : Number(options.portions);
   if (portions !== undefined && !(portions >= 1 && portions <= 500))

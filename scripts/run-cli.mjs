@@ -18,7 +18,10 @@ if (!existsSync(join(root, 'node_modules', 'esbuild'))) {
   process.stderr.write('packages: are not installed; run npm start (or npm ci) once\n');
   process.exit(2);
 }
-const changed = Math.max(...['src/core', 'data', 'cli'].map((folder) => newest(join(root, folder))));
+const changed = Math.max(
+  statSync(fileURLToPath(import.meta.url)).mtimeMs,
+  ...['src/core', 'src/paper', 'data', 'cli'].map((folder) => newest(join(root, folder))),
+);
 if (!existsSync(kept) || statSync(kept).mtimeMs < changed) {
   const { build } = await import('esbuild');
   mkdirSync(dirname(kept), { recursive: true });
@@ -28,7 +31,7 @@ if (!existsSync(kept) || statSync(kept).mtimeMs < changed) {
     bundle: true,
     platform: 'node',
     format: 'esm',
-    external: ['highs'],
+    external: ['highs', 'pdfkit'],
     outfile: fresh,
     logLevel: 'error',
   });

@@ -1,9 +1,10 @@
 import { careNotes } from '../../fit/notes';
-import { bladeTraits, type BladeTraits } from '../../fit/traits';
+import { bladeTraits } from '../../fit/traits';
 import type { Care } from '../../formats/care';
 import type { Plan, PlanStep } from '../../formats/planFile';
 import { edgeHere } from '../candidates/scoring';
 import type { PlanningContext } from '../context/planningContext';
+import { knivesOf } from './refs';
 
 type Edge = Pick<NonNullable<PlanStep['edge']>, 'sharpenEveryWeeks' | 'honeEveryDays' | 'angleDeg'>;
 
@@ -18,22 +19,11 @@ function edgeInWords({ sharpenEveryWeeks, honeEveryDays, angleDeg }: Edge): stri
 
 /** What keeps every knife of a kitchen: those in the drawer that stay, then those the plan buys, in its order. */
 export function careOf(context: PlanningContext, plan: Plan): Care[] {
-  const { owned, models, kitchen, reference } = context;
-  const retired = new Set(plan.steps.flatMap((step) => (step.action === 'retire' ? [step.owned] : [])));
-  const careFor = (blade: BladeTraits, edge: Edge): Care => {
+  const { kitchen, reference } = context;
+  return knivesOf(context, plan).map(({ name, blade, order }) => {
+    const traits = bladeTraits(blade, reference, kitchen.habits.roughUse);
+    const edge = plan.steps.find((step) => step.order === order)?.edge ?? edgeHere(traits, context);
     const told = edgeInWords(edge);
-    const kind = reference.types.get(blade.blade.type)?.name ?? blade.blade.name;
-    return {
-      name: `${kind}, ${Math.round(blade.blade.lengthMm)} mm`,
-      lines: [...(told ? [told] : []), ...careNotes(blade, kitchen)],
-    };
-  };
-  const kept = owned.flatMap(({ blade }, i) => (retired.has(i) ? [] : [careFor(blade, edgeHere(blade, context))]));
-  const bought = plan.steps.flatMap((step) => {
-    const model = step.action === 'buy' ? models.find(({ id }) => id === step.model) : undefined;
-    if (!model) return [];
-    const blade = bladeTraits(model, reference, kitchen.habits.roughUse);
-    return [careFor(blade, step.edge ?? edgeHere(blade, context))];
+    return { name, lines: [...(told ? [told] : []), ...careNotes(traits, kitchen)] };
   });
-  return [...kept, ...bought];
 }
