@@ -22,6 +22,7 @@ const ROOMS = [
   ...[
     'zod',
     'text',
+    'calendar',
     'constants',
     'money',
     'blade',
@@ -34,7 +35,7 @@ const ROOMS = [
     'kitchen',
   ],
   ...['load', 'edge', 'fit', 'kit/demand', 'kit/candidates', 'kit/search', 'kit/context', 'kit/offers'],
-  ...['kit/robustness', 'kit/plan', 'kit/brief', 'kit/shop', 'kit/drawer'],
+  ...['kit/robustness', 'kit/plan', 'kit/brief', 'kit/shop', 'kit/drawer', 'kit/edges'],
 ];
 const ZOD = { name: 'zod', message: 'take it from src/core/zod, which sets it up' };
 const room = (name) => `core-${name.replace('/', '-')}`;

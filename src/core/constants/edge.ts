@@ -117,3 +117,25 @@ export const UPKEEP = {
   },
   boardLeavesEur: c(18, 'EUR', 'a board is bought first where so much is left for a knife', 'house judgement'),
 } as const;
+
+/** Constants of the edge calendar (handbook 6.2 and 9.5). */
+export const EDGE_CALENDAR = {
+  visit: c(1, 'visit', 'the measure: one way to the professional, or one session at the stones', 'house judgement'),
+  lateWeek: c(
+    0.06,
+    'visits a week, per root of a minute',
+    'a due knife that goes on working is borne for a week or two',
+    'house judgement',
+  ),
+  earlyCycle: c(
+    1.5,
+    'visits a cycle',
+    'a sharpening before it is due wastes as much of its price and of the steel',
+    'house judgement',
+  ),
+  widestDays: c(120, 'days', 'edges due further apart are never done together', 'house judgement'),
+  rusts: c(4, 'of 10', 'steel that wants oil where it rests', 'handbook'),
+  restsBelow: c(45, 'min a week', 'a blade in use every day is kept by wiping alone', 'handbook'),
+  poweredEur: c(90, 'EUR', 'a small machine with belts', 'trade practice'),
+  everyDays: c(30, 'days', 'between two oilings of a blade that rests', 'trade practice'),
+} as const;

@@ -16,7 +16,16 @@ export type Habits = Filled<NonNullable<KitchenFile['habits']>>;
 export type Board = Filled<NonNullable<KitchenFile['board']>>;
 export type Owned = Pick<
   OwnedFile,
-  'type' | 'model' | 'lengthMm' | 'steel' | 'heelHeightMm' | 'weightG' | 'spineMm' | 'behindEdgeMm'
+  | 'type'
+  | 'model'
+  | 'lengthMm'
+  | 'steel'
+  | 'heelHeightMm'
+  | 'weightG'
+  | 'spineMm'
+  | 'behindEdgeMm'
+  | 'boughtOn'
+  | 'sharpenedOn'
 > &
   Required<Pick<OwnedFile, 'condition' | 'use' | 'keep'>>;
 export type Limits = Omit<Filled<NonNullable<KitchenFile['limits']>>, 'steel'> & { steel: readonly Steel['id'][] };

@@ -1,0 +1,60 @@
+import { z } from '../zod';
+import { shown } from './faults';
+
+const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
+const money = z.number().min(0);
+
+const knifeSchema = z.strictObject({
+  /** `owned-0` by its place in the drawer, `step-1` by its step in the plan. */
+  ref: z.string(),
+  type: z.string(),
+  lengthMm: z.number(),
+  minutesPerWeek: z.number().min(0),
+  /** 0–1; null for what is not owned yet. */
+  keennessNow: z.number().min(0).max(1).nullable(),
+  averageKeenness: z.number().min(0).max(1),
+  hone: z.strictObject({ with: z.string(), everyDays: z.number() }).nullable(),
+  sharpen: z
+    .strictObject({
+      with: z.string(),
+      everyWeeks: z.number().positive(),
+      angleDeg: z.number(),
+      /** How high the spine is held above the stone. */
+      spineHeightMm: z.number(),
+      /** Tools in the order they are used; none where others sharpen. */
+      stones: z.array(z.string()),
+    })
+    .nullable(),
+  yearsLeft: z.number().min(0),
+  costPerYear: money,
+});
+
+const eventSchema = z.strictObject({
+  date: day,
+  ref: z.string(),
+  action: z.enum(['sharpen', 'replace', 'oil', 'flatten', 'visit']),
+  why: z.string(),
+});
+
+export const edgeFileSchema = z.strictObject({
+  format: z.literal('scabbard.edge'),
+  version: z.literal(1),
+  knives: z.array(knifeSchema),
+  events: z.array(eventSchema),
+  fiveYears: z.array(
+    z.strictObject({
+      method: z.enum(['stones', 'professional', 'pull-through', 'powered']),
+      cost: money,
+      /** Height lost at the knife that works most. */
+      heightLostMm: z.number().min(0),
+      averageKeenness: z.number().min(0).max(1),
+    }),
+  ),
+});
+/** The edges of a kitchen: how each fares, what is due when, and what each way of sharpening comes to. Money in the kitchen's currency. */
+export type EdgeReport = z.infer<typeof edgeFileSchema>;
+export type EdgeKnife = EdgeReport['knives'][number];
+export type EdgeEvent = EdgeReport['events'][number];
+
+/** What a bad day is told. */
+export const badDay = (text: string): string => `${shown(text)} is no day such as 2026-03-31`;

@@ -1,0 +1,160 @@
+import { EDGE } from '../../constants';
+import { daysBetween, type Day } from '../../calendar/day';
+import { edgeLife, isSharpened, type EdgeCare, type EdgeLife } from '../../edge/keenness';
+import type { BladeTraits } from '../../fit/traits';
+import type { EdgeKnife } from '../../formats/edgeFile';
+import type { Plan } from '../../formats/planFile';
+import { stepKey } from '../../kitchen/changes';
+import type { Owned } from '../../kitchen/kitchen';
+import { fromMinor } from '../../money/currency';
+import { sharpeningMinor } from '../candidates/making';
+import { keennessNow } from '../candidates/scoring';
+import type { PlanningContext } from '../context/planningContext';
+import { minutesServedBy } from '../plan/assignment';
+import { costPerYearMinor, yearsOfLife } from '../plan/costPerYear';
+import { stepsOf } from '../plan/plan';
+import { round } from '../plan/step';
+
+/** A knife of a kitchen with the edge it has to keep. */
+export interface KeptKnife {
+  ref: string;
+  blade: BladeTraits;
+  edge: EdgeLife;
+  /** Where it is owned: as it lies in the drawer. */
+  owned: Owned | null;
+  /** Month of the plan in which it comes, or is put right; 1 for what is there. */
+  month: number;
+  /** The plan has it sharpened or repaired. */
+  putRight: boolean;
+  priceMinor: number;
+}
+
+const DAYS_A_WEEK = 7;
+const DAYS_A_YEAR = 365.25;
+/** Steel from which a finer stone is worth its time, and kinds of work it serves. */
+const FINE_FROM_HRC = 60;
+
+/** How this kitchen keeps its edges: by its habits, or by the service that is bought with the kit. */
+export const careOfEdges = ({ service, care }: PlanningContext): EdgeCare => service ?? care;
+
+/** Every knife that stays or is bought, with the work that goes to it once the plan is carried out. */
+export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
+  const steps = stepsOf(context, plan);
+  const served = minutesServedBy(context, steps);
+  const care = careOfEdges(context);
+  const stepOf = (id: string) => plan.steps.find((step) => stepKey(step) === id);
+  const retired = new Set(plan.steps.flatMap((step) => (step.action === 'retire' ? [step.owned] : [])));
+  const owned = context.owned.flatMap(({ blade, owned: file }, i): KeptKnife[] => {
+    if (retired.has(i)) return [];
+    const at = steps.findIndex((step) => step.owned === i);
+    const minutes = at >= 0 ? (served.steps[at] ?? 0) : (served.owned[i] ?? 0);
+    const step = at >= 0 ? stepOf(steps[at]?.id ?? '') : undefined;
+    return [
+      {
+        ref: `owned-${i}`,
+        blade,
+        edge: edgeLife(blade.blade, blade.steel, care, minutes),
+        owned: file,
+        month: step?.month ?? 1,
+        putRight: step?.action === 'sharpen' || step?.action === 'repair',
+        priceMinor: 0,
+      },
+    ];
+  });
+  const bought = steps.flatMap(({ id, action, blade, priceMinor }, i): KeptKnife[] => {
+    const step = stepOf(id);
+    if (action !== 'buy' || !blade || !step) return [];
+    const edge = edgeLife(blade.blade, blade.steel, care, served.steps[i] ?? 0);
+    return [{ ref: `step-${step.order}`, blade, edge, owned: null, month: step.month, putRight: false, priceMinor }];
+  });
+  return [...owned, ...bought];
+}
+
+/** Minutes of work that took an edge from keen to so much keenness, and the other way round. */
+const minutesTo = (keenness: number, half: number): number => {
+  const floor = EDGE.floor.value;
+  return keenness <= floor + 0.01 ? Infinity : half * Math.log2((1 - floor) / (Math.min(1, keenness) - floor));
+};
+const keennessAfter = (minutes: number, half: number): number =>
+  EDGE.floor.value + (1 - EDGE.floor.value) * 2 ** (-minutes / half);
+
+/** Keenness of an owned edge on a day, 0–1: from its last sharpening where that is told, else from its condition. */
+export function keennessOn({ owned, edge, blade }: KeptKnife, day: Day): number | null {
+  if (!owned) return null;
+  const { condition, sharpenedOn } = owned;
+  if (condition === 'worn-out' || condition === 'chipped' || condition === 'dull') return EDGE.floor.value;
+  if (sharpenedOn !== undefined && isSharpened(blade.blade)) {
+    const weeks = Math.max(0, daysBetween(sharpenedOn, day)) / DAYS_A_WEEK;
+    return keennessAfter(weeks * edge.minutesPerWeek, edge.halfLifeMinutes);
+  }
+  return condition === 'keen'
+    ? Math.max(edge.averageKeenness, EDGE.serviceable.value)
+    : keennessNow(condition, edge.averageKeenness);
+}
+
+/** Weeks of work already done since an edge was last put right, by its keenness. */
+export const weeksDone = (knife: KeptKnife, day: Day): number => {
+  const { minutesPerWeek, halfLifeMinutes } = knife.edge;
+  const now = keennessOn(knife, day);
+  return now === null || minutesPerWeek <= 0 ? 0 : minutesTo(now, halfLifeMinutes) / minutesPerWeek;
+};
+
+/** Years an owned or planned knife still has, an estimate: its life less what it has had. */
+export function yearsLeft({ blade, edge, owned }: KeptKnife, care: EdgeCare, day: Day): number {
+  const life = yearsOfLife(blade.serrated, edge, care.sharpening);
+  const had = owned?.boughtOn === undefined ? 0 : Math.max(0, daysBetween(owned.boughtOn, day)) / DAYS_A_YEAR;
+  return owned?.condition === 'worn-out' ? 0 : Math.max(0, life - had);
+}
+
+/** Tools of one’s own for an edge, in the order they are used. */
+function stonesFor({ blade, owned }: KeptKnife): string[] {
+  const isHard = blade.hardness >= FINE_FROM_HRC;
+  return [
+    ...(blade.steel.rustProof <= 4 ? ['rust-eraser'] : []),
+    ...(owned?.condition === 'chipped' ? ['stone-coarse'] : []),
+    'stone-medium',
+    ...(isHard || blade.blade.bevel === 'single' ? ['stone-fine'] : []),
+    ...(blade.blade.bevel === 'single' && blade.blade.lengthMm >= 240 ? ['stone-polish'] : []),
+  ];
+}
+
+/** How high the spine is held above the stone, mm: width at the heel × sin(angle) (handbook 6.2). */
+export const spineHeightMm = (widthMm: number, angleDeg: number): number =>
+  widthMm * Math.sin((angleDeg * Math.PI) / 180);
+
+/** How an edge fares and is kept, as it is told. */
+export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day): EdgeKnife {
+  const { ref, blade, edge, priceMinor } = knife;
+  const { kitchen } = context;
+  const care = careOfEdges(context);
+  const now = keennessOn(knife, day);
+  const { type, lengthMm, heelHeightMm } = blade.blade;
+  const perYear = costPerYearMinor(
+    blade.serrated,
+    priceMinor,
+    edge,
+    care.sharpening,
+    sharpeningMinor(kitchen, care.sharpening),
+  );
+  return {
+    ref,
+    type,
+    lengthMm,
+    minutesPerWeek: round(edge.minutesPerWeek, 1),
+    keennessNow: now === null ? null : round(now, 3),
+    averageKeenness: round(edge.averageKeenness, 3),
+    hone: edge.honeEveryDays === null ? null : { with: care.honing, everyDays: edge.honeEveryDays },
+    sharpen:
+      edge.sharpenEveryWeeks === null
+        ? null
+        : {
+            with: care.sharpening,
+            everyWeeks: round(edge.sharpenEveryWeeks, 1),
+            angleDeg: round(edge.angleDeg, 1),
+            spineHeightMm: round(spineHeightMm(heelHeightMm, edge.angleDeg), 1),
+            stones: care.sharpening === 'stones' ? stonesFor(knife) : [],
+          },
+    yearsLeft: round(yearsLeft(knife, care, day), 1),
+    costPerYear: fromMinor(Math.round(perYear), kitchen.currency),
+  };
+}
