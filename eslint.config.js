@@ -33,6 +33,7 @@ const ROOMS = [
     'formats',
     'recipe',
     'kitchen',
+    'keeping',
   ],
   ...['load', 'edge', 'fit', 'kit/demand', 'kit/candidates', 'kit/search', 'kit/context', 'kit/offers'],
   ...['kit/robustness', 'kit/plan', 'kit/brief', 'kit/shop', 'kit/drawer', 'kit/edges'],

@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
+import { edgeFileSchema } from '../src/core/formats/edgeFile';
+import { keepingFileSchema } from '../src/core/formats/storageFile';
 import { planFileSchema } from '../src/core/formats/planFile';
 import { z } from '../src/core/zod';
 import { shippedModels } from '../data/models';
@@ -212,4 +214,33 @@ test('plan takes a shop’s list, and tells what it left out', () => {
   expect(run.stderr).toContain('row 5: left out, it is no knife');
   const plan = planFileSchema.parse(JSON.parse(run.stdout));
   expect(plan.steps.flatMap(({ model }) => model ?? []).every((id) => id.startsWith('list-'))).toBe(true);
+});
+
+test('edge prints how edges fare and what is due, the same each time, from a day of one’s own', () => {
+  const args = [sample('millrace-flat'), '--from', '2026-05-01', '--months', '24'];
+  const [one, two] = [command('edge', args), command('edge', args)];
+  expect(one.stdout).toBe(two.stdout);
+  const report = parsed(edgeFileSchema, one.stdout);
+  expect(report.events.every(({ date }) => date >= '2026-05-01' && date < '2028-05-01')).toBe(true);
+  for (const [wrong, fault] of [
+    [['--from', '2026-02-30'], '--from: "2026-02-30" is no day'],
+    [['--months', '0'], '--months: "0" is not a whole number between 1 and 120'],
+  ] as const) {
+    const run = command('edge', [sample('millrace-flat'), ...wrong]);
+    expect([run.status, run.stdout]).toEqual([2, '']);
+    expect(run.stderr).toContain(fault);
+  }
+});
+
+test('keep places a kit into a storage file', () => {
+  const storage = join(mkdtempSync(join(tmpdir(), 'keep-')), 'storage.json');
+  writeFileSync(
+    storage,
+    '{"format":"scabbard.storage","version":1,"growth":0.1,"places":[{"kind":"strip","lengthMm":500,"belowMm":300}]}',
+  );
+  const keeping = parsed(keepingFileSchema, command('keep', [sample('millrace-flat'), storage]).stdout);
+  expect(keeping.fits && keeping.placed.length > 1).toBe(true);
+  const missing = command('keep', [sample('millrace-flat')]);
+  expect([missing.status, missing.stdout]).toEqual([2, '']);
+  expect(missing.stderr).toContain('STORAGE.json: is missing');
 });

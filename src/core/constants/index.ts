@@ -1,4 +1,5 @@
 export type { Constant } from './constant';
 export * from './edge';
 export * from './fit';
+export * from './keeping';
 export * from './kit';

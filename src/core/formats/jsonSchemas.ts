@@ -2,9 +2,11 @@ import { bladeModelSchema } from '../blade/schema';
 import { z } from '../zod';
 import { briefFileSchema } from './briefFile';
 import { catalogueFileSchema } from './catalogueFile';
+import { edgeFileSchema } from './edgeFile';
 import { kitchenFileSchema } from './kitchenFile';
 import { planFileSchema } from './planFile';
 import { recipeFileSchema } from './recipeFile';
+import { keepingFileSchema, storageFileSchema } from './storageFile';
 import { workspaceFileSchema } from './workspaceFile';
 
 const FORMATS = {
@@ -14,6 +16,9 @@ const FORMATS = {
   plan: { schema: planFileSchema, title: 'Plan of Scabbard, version 1' },
   brief: { schema: briefFileSchema, title: 'Briefs of a plan, version 1' },
   recipe: { schema: recipeFileSchema, title: 'A recipe as it was understood, version 1' },
+  edge: { schema: edgeFileSchema, title: 'The edges of a kitchen, version 1' },
+  storage: { schema: storageFileSchema, title: 'Where knives may live, version 1' },
+  keeping: { schema: keepingFileSchema, title: 'Where the knives of a kitchen live, version 1' },
   workspace: { schema: workspaceFileSchema, title: 'Everything of one cook, version 1' },
 } as const;
 export const SCHEMA_NAMES = [
@@ -23,6 +28,9 @@ export const SCHEMA_NAMES = [
   'plan',
   'brief',
   'recipe',
+  'edge',
+  'storage',
+  'keeping',
   'workspace',
 ] as const satisfies (keyof typeof FORMATS)[];
 export type SchemaName = (typeof SCHEMA_NAMES)[number];
