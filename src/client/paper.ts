@@ -15,9 +15,9 @@ export interface PaperAsked {
   withPrices: boolean;
 }
 
-/** A plan's sheets as a PDF. Throws {@link Refused}. */
-export async function fetchPaper(asked: PaperAsked): Promise<Blob> {
-  const answer = await fetch('/api/paper', {
+/** Asks the server for a PDF. Throws {@link Refused}. */
+async function fetchPdf(url: string, asked: unknown): Promise<Blob> {
+  const answer = await fetch(url, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(asked),
@@ -29,3 +29,13 @@ export async function fetchPaper(asked: PaperAsked): Promise<Blob> {
     throw new Refused(answer.status, `The server could not set the sheets (${answer.status}). Try again.`);
   return answer.blob();
 }
+
+/** A plan's sheets as a PDF. */
+export const fetchPaper = (asked: PaperAsked): Promise<Blob> => fetchPdf('/api/paper', asked);
+
+/** Knives at true size as a PDF. */
+export const fetchLifeSize = (asked: {
+  title: string;
+  paper: Paper;
+  knives: { ref: string; name: string; blade: BladeModel }[];
+}): Promise<Blob> => fetchPdf('/api/life-size', asked);

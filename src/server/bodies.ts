@@ -175,6 +175,17 @@ export const BODIES = {
     }),
     { bytes: 2 * 1024 * 1024, values: 100_000 },
   ),
+  lifeSize: reader(
+    z.strictObject({
+      title: z.string().max(200),
+      paper: z.enum(['a4', 'letter']),
+      knives: z
+        .array(z.strictObject({ ref: z.string().max(80), name: z.string().max(200), blade: bladeModelSchema }))
+        .min(1)
+        .max(100),
+    }),
+    { bytes: 512 * 1024, values: 20_000 },
+  ),
   open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
   nothing: reader(z.strictObject({}), little),
 };

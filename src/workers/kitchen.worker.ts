@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import { Newest } from './newest';
 import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
+import type { Edges } from './edges';
 import type { Shelf } from './shop';
 import type { StepBrief } from '../core/formats/briefFile';
 import type { Care } from '../core/formats/care';
@@ -46,6 +47,7 @@ const newest = new Newest(breathe);
 const stock = () => import('./stock');
 const argue = () => import('./argue');
 const shop = () => import('./shop');
+const edges = () => import('./edges');
 
 /** What makes an answer certain; null when a newer question has come while it was fetched. */
 async function proving() {
@@ -150,6 +152,11 @@ const kitchenWorker = {
   async brief(plan: Plan, order: number): Promise<StepBrief | null> {
     const on = context;
     return on && newest.run((await shop()).briefOf(on, planned ?? on, plan, order));
+  },
+  /** How every edge fares once the present plan is carried out, and what is due from a day on. */
+  async edges(plan: Plan, from: string, months: number): Promise<Edges | null> {
+    const on = planned ?? context;
+    return on && (await edges()).edgesOf(on, plan, from, months);
   },
   /** What keeps every knife of the present plan and of the drawer. */
   async care(plan: Plan): Promise<Care[]> {

@@ -74,6 +74,14 @@ export function putRight(file: KitchenFile, step: PlanStep, day: string): Kitche
   );
 }
 
+/** An owned knife was sharpened on a day, whoever did it. */
+export const sharpenedOn = (file: KitchenFile, owned: number, day: string): KitchenFile => ({
+  ...file,
+  owned: (file.owned ?? []).map((knife, i) =>
+    i === owned ? { ...knife, condition: 'keen', sharpenedOn: day } : knife,
+  ),
+});
+
 /** Edges are sharpened by a professional from now on, twice a year at least. */
 export const served = (file: KitchenFile): KitchenFile => ({
   ...file,

@@ -1,10 +1,11 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { Button, Slider } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure, LengthFigure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
-import { CARD_MM, handFromCards, placedMark, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';
+import { Calibrate } from '../shared/Calibrate';
+import { CARD_MM, handFromCards, placedMark, savedScale, saveScale, USUAL_PX_PER_MM } from '../shared/calibration';
 import css from './HandMeasure.module.css';
 
 interface Props {
@@ -84,40 +85,6 @@ export function HandMeasure(props: Props) {
       {laying && !calibrating && scale !== null && (
         <Pad key={who} scale={scale} lengthMm={lengthMm} breadthMm={breadthMm} onMeasured={onMeasured} />
       )}
-    </div>
-  );
-}
-
-function Calibrate({ start, onDone }: { start: number; onDone: (pxPerMm: number) => void }) {
-  const [pxPerMm, setPxPerMm] = useState(start);
-  const { width, height } = CARD_MM;
-  // a narrow screen shows half a card
-  const share = pxPerMm * width > Math.min(innerWidth - 60, 640) ? 0.5 : 1;
-  return (
-    <div className={css.panel}>
-      <p>
-        Hold any bank card flat against the screen and move the slider until the outline is as large as{' '}
-        {share === 1 ? 'the card' : 'its left half'}. Once is enough on this device.
-      </p>
-      <svg
-        width={width * pxPerMm * share + 4}
-        height={height * pxPerMm + 4}
-        role="img"
-        aria-label="Outline of a bank card"
-        className={css.card}
-      >
-        <rect x={2} y={2} width={width * pxPerMm} height={height * pxPerMm} rx={3.2 * pxPerMm} />
-      </svg>
-      <Slider
-        thumbLabel="Size of the card’s outline"
-        min={2}
-        max={9}
-        step={0.01}
-        label={null}
-        value={pxPerMm}
-        onChange={setPxPerMm}
-      />
-      <Button onClick={() => onDone(pxPerMm)}>It fits</Button>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { Button, Checkbox, SegmentedControl } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useState } from 'react';
 import { fetchPaper } from '../../client/paper';
@@ -6,6 +6,7 @@ import type { StepBrief } from '../../core/formats/briefFile';
 import { PAPER_KINDS, type Paper, type PaperKind } from '../../core/formats/paper';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { download, fileName } from '../shared/download';
+import { PaperSize, usualPaper } from '../shared/PaperSize';
 import type { Answer } from '../shared/usePlanner';
 import css from './PaperView.module.css';
 
@@ -14,9 +15,6 @@ const KINDS: Record<PaperKind, string> = {
   shopping: 'The shopping list',
   care: 'The care sheet: when to hone and sharpen, what each steel wants',
 };
-/** Where letters are written on the other paper. */
-const usualPaper = (): Paper => (/-(US|CA|MX|PH|CL|CO)$/.test(navigator.language) ? 'letter' : 'a4');
-
 /** The sheets of a plan, as one PDF. */
 export function Sheets({
   answer: { plan, owned },
@@ -65,15 +63,7 @@ export function Sheets({
         <Checkbox label="With prices" checked={withPrices} onChange={(e) => setWithPrices(e.currentTarget.checked)} />
       </div>
       <div className={css.row}>
-        <SegmentedControl
-          aria-label="Size of the paper"
-          value={paper}
-          data={[
-            { value: 'a4', label: 'A4' },
-            { value: 'letter', label: 'Letter' },
-          ]}
-          onChange={(value) => setPaper(value === 'letter' ? 'letter' : 'a4')}
-        />
+        <PaperSize paper={paper} onChange={setPaper} />
         <Button loading={working} disabled={kinds.length === 0 || busy} onClick={() => void make()}>
           Make the PDF
         </Button>

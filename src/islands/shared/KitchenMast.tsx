@@ -10,6 +10,8 @@ const VIEWS = [
   { id: 'cutting', path: '/cutting', name: 'Cutting' },
   { id: 'drawer', path: '/drawer', name: 'Drawer' },
   { id: 'plan', path: '', name: 'Plan' },
+  { id: 'try', path: '/try', name: 'Try' },
+  { id: 'edge', path: '/edge', name: 'Edge' },
   { id: 'schools', path: '/schools', name: 'Schools of thought' },
   { id: 'what-if', path: '/what-if', name: 'What if' },
   { id: 'match', path: '/match', name: 'Knives by task' },

@@ -12,6 +12,10 @@ test('a screen’s scale is kept for the device, and nonsense in the store is no
   expect(savedScale()).toBeNull();
   saveScale(4.2);
   expect(savedScale()).toBe(4.2);
+  vi.stubGlobal('devicePixelRatio', 1.5);
+  expect(savedScale()).toBeNull();
+  saveScale(2.8);
+  expect(savedScale()).toBe(2.8);
   for (const odd of ['', 'wide', '0', '-3', '99', 'Infinity']) expect(readScale(odd), odd).toBeNull();
   expect(readScale(String(USUAL_PX_PER_MM))).toBeCloseTo(3.78, 2);
 });

@@ -5,25 +5,29 @@ export const USUAL_PX_PER_MM = 96 / 25.4;
 const KEY = 'scabbard.px-per-mm';
 const BOUNDS = [1.5, 12] as const;
 
-/** A figure that a screen can have, or null. */
-export function readScale(stored: string | null): number | null {
-  const value = Number(stored ?? NaN);
+/** Dots of the screen in a pixel: it changes with the zoom of the page. */
+const zoomNow = (): number => globalThis.devicePixelRatio ?? 1;
+
+/** A figure that a screen can have, or null; one that was found at another zoom is none. */
+export function readScale(stored: string | null, zoom = 1): number | null {
+  const [value, at = 1] = (stored ?? '').split(' ').map(Number);
+  if (value === undefined || Math.abs(at / zoom - 1) > 0.01) return null;
   return value >= BOUNDS[0] && value <= BOUNDS[1] ? value : null;
 }
 
-/** The scale of this device's screen, px for a millimetre, as it was calibrated; null when it was not. */
+/** The scale of this device's screen, px for a millimetre, as it was calibrated at the present zoom; null when it was not. */
 export function savedScale(): number | null {
   try {
-    return readScale(localStorage.getItem(KEY));
+    return readScale(localStorage.getItem(KEY), zoomNow());
   } catch {
     return null;
   }
 }
 
-/** Keeps the scale on this device. */
+/** Keeps the scale on this device, with the zoom it holds for. */
 export function saveScale(pxPerMm: number): void {
   try {
-    localStorage.setItem(KEY, String(pxPerMm));
+    localStorage.setItem(KEY, `${pxPerMm} ${zoomNow()}`);
   } catch {
     // without a store the scale holds for this page alone
   }

@@ -1,0 +1,263 @@
+import { Button } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { EdgeKnife } from '../../core/formats/edgeFile';
+import { sharpenedOn } from '../../core/kitchen/changes';
+import type { Edges } from '../../workers/edges';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { download, fileName } from '../shared/download';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { placed } from '../shared/KnifeDrawing';
+import { Shapes } from '../shared/Shapes';
+import { useLengths } from '../shared/units';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { usePlanner, type Answer } from '../shared/usePlanner';
+import { Working } from '../shared/Working';
+import { day, minutes, money, percent, typeName } from '../shared/words';
+import css from './EdgeView.module.css';
+import { calendarOf, dueDays, type DueDay } from './sharpeningDays';
+
+const MONTHS = 12;
+const today = () => new Date().toISOString().slice(0, 10);
+
+/** The rack: how keen every knife is, what is due when, and what each way of sharpening comes to. */
+export default function EdgeView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="edge">
+      {(edits, worker) => <Edge id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+/** The edges of an answer's plan, from today on; null until they are there. */
+function useEdges(answer: Answer | null, worker: Remote<KitchenWorker>): Edges | null {
+  const [edges, setEdges] = useState<{ of: Answer; edges: Edges } | null>(null);
+  useEffect(() => {
+    if (!answer) return;
+    let current = true;
+    worker.edges(answer.plan, today(), MONTHS).then(
+      (found) => current && found && setEdges({ of: answer, edges: found }),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [answer, worker]);
+  return edges?.edges ?? null;
+}
+
+function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { answer, trouble } = usePlanner(kitchen, worker);
+  const edges = useEdges(answer, worker);
+  return (
+    <main id="main" className={css.page}>
+      <header>
+        <h1>How sharp they are</h1>
+        <p className="faded">
+          Worked out from the cutting that goes to each knife, its steel, your board and how you care for it: estimates,
+          to be checked on a tomato. A dull knife slips.
+        </p>
+      </header>
+      {trouble && <p role="alert">{trouble}</p>}
+      {!edges && !trouble && <Working>Working out the edges</Working>}
+      {edges && edges.knives.length === 0 && (
+        <p>No knives yet: put what you own into the drawer, or let the plan buy some.</p>
+      )}
+      {edges && edges.knives.length > 0 && answer && (
+        <>
+          <section aria-labelledby="rack">
+            <h2 id="rack">The rack</h2>
+            <ul className={css.rack}>
+              {edges.knives.map(({ ref, name, blade, order }) => {
+                const knife = edges.report.knives.find((each) => each.ref === ref);
+                const owned = order === null ? Number(ref.split('-')[1]) : null;
+                return (
+                  knife && (
+                    <li key={ref}>
+                      <Silhouette blade={blade} owned={owned !== null} />
+                      <div>
+                        <h3>{name}</h3>
+                        <Gauge knife={knife} />
+                      </div>
+                      <Care knife={knife} currency={answer.plan.currency} />
+                      {owned !== null && knife.sharpen && (
+                        <Button
+                          variant="default"
+                          size="sm"
+                          aria-label={`Sharpened today: ${name}`}
+                          onClick={() => update((file) => sharpenedOn(file, owned, today()))}
+                        >
+                          Sharpened today
+                        </Button>
+                      )}
+                    </li>
+                  )
+                );
+              })}
+            </ul>
+          </section>
+          <Calendar kitchen={kitchen.name ?? 'My kitchen'} id={id} edges={edges} />
+          <FiveYears edges={edges} currency={answer.plan.currency} />
+        </>
+      )}
+    </main>
+  );
+}
+
+function Silhouette({ blade, owned }: { blade: Edges['knives'][number]['blade']; owned: boolean }) {
+  const { drawing, place, width, height } = useMemo(() => placed(blade, false), [blade]);
+  return (
+    <svg className={css.knife} viewBox={`-1 -1 ${Math.max(430, width) + 2} ${height + 2}`} aria-hidden="true">
+      <Shapes drawing={drawing} place={place} line={1.2} owned={owned} />
+    </svg>
+  );
+}
+
+const percentWide = (share: number) => `${Math.round(100 * share)}%`;
+
+/** Keenness now against what it averages, as a bar and in words. */
+function Gauge({ knife }: { knife: EdgeKnife }) {
+  const { keennessNow: now, averageKeenness } = knife;
+  if (now === null)
+    return <p className="faded">Not there yet; keen when it comes, {percent(averageKeenness)} on average.</p>;
+  const word = now >= 0.85 ? 'keen' : now >= 0.7 ? 'serviceable' : now >= 0.5 ? 'getting dull' : 'dull';
+  return (
+    <p className={css.gauge}>
+      <span
+        className={css.bar}
+        role="meter"
+        aria-label="Keenness now"
+        aria-valuemin={0}
+        aria-valuemax={100}
+        aria-valuenow={Math.round(100 * now)}
+        aria-valuetext={word}
+        data-dull={now < 0.6 || undefined}
+      >
+        <span style={{ width: percentWide(now) }} />
+      </span>
+      <span>
+        {word} <span className="figure">{percent(now)}</span>, {percent(averageKeenness)} on average
+      </span>
+    </p>
+  );
+}
+
+const every = (weeks: number) => {
+  const whole = Math.max(1, Math.round(weeks));
+  return whole === 1 ? 'every week' : `every ${whole} weeks`;
+};
+
+function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
+  const { length } = useLengths();
+  const { hone, sharpen, minutesPerWeek, yearsLeft, costPerYear } = knife;
+  return (
+    <ul className={css.care}>
+      <li>
+        <span className="figure">{minutes(minutesPerWeek)} min</span> of work a week
+      </li>
+      {hone && (
+        <li>
+          Hone every {hone.everyDays} days ({hone.with})
+        </li>
+      )}
+      <li>
+        {sharpen
+          ? `Sharpen about ${every(sharpen.everyWeeks)} at ${Math.round(sharpen.angleDeg)}° a side: the spine ${length(sharpen.spineHeightMm).replace(' ', '\u00a0')} above the stone`
+          : 'Not sharpened: replaced when it no longer bites'}
+      </li>
+      {sharpen && sharpen.stones.length > 0 && <li>{sharpen.stones.map(typeName).join(', then ').toLowerCase()}</li>}
+      <li>
+        About <span className="figure">{Math.round(yearsLeft)}</span> years left, {money(costPerYear, currency)} a year
+      </li>
+    </ul>
+  );
+}
+
+function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: Edges }) {
+  const days = useMemo(() => {
+    const names = new Map(edges.knives.map(({ ref, name }) => [ref, name.replace(', ', ' ')]));
+    return dueDays(edges.report.events, (ref) => names.get(ref) ?? ref);
+  }, [edges]);
+  return (
+    <section aria-labelledby="calendar">
+      <h2 id="calendar">The year ahead</h2>
+      {days.length === 0 ? (
+        <p className="faded">Nothing is due within a year.</p>
+      ) : (
+        <>
+          <p className="faded">Edges due within weeks of one another are put right on one day.</p>
+          <ol className={css.days}>
+            {days.map((each) => (
+              <Due key={each.date} due={each} />
+            ))}
+          </ol>
+          <Button
+            variant="default"
+            onClick={() =>
+              download(fileName(kitchen, '-edges.ics'), calendarOf(kitchen, id, days, new Date()), 'text/calendar')
+            }
+          >
+            Into your calendar (.ics)
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Due({ due: { date, title, events } }: { due: DueDay }) {
+  return (
+    <li>
+      <time dateTime={date} className="figure">
+        {day(date)}
+      </time>
+      <span>
+        {title}
+        <small>{[...new Set(events.map(({ why }) => why))].join(' ')}</small>
+      </span>
+    </li>
+  );
+}
+
+const METHODS: Record<Edges['report']['fiveYears'][number]['method'], string> = {
+  stones: 'Your own stones',
+  professional: 'A professional',
+  'pull-through': 'A pull-through sharpener',
+  powered: 'A machine',
+};
+
+function FiveYears({ edges, currency }: { edges: Edges; currency: string }) {
+  return (
+    <section aria-labelledby="years">
+      <h2 id="years">Five years, four ways</h2>
+      <div className={css.scroll} role="region" aria-label="Ways of sharpening over five years" tabIndex={0}>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Sharpened by</th>
+              <th scope="col">Costs, tools included</th>
+              <th scope="col">Height lost</th>
+              <th scope="col">Keen on average</th>
+            </tr>
+          </thead>
+          <tbody>
+            {edges.report.fiveYears.map(({ method, cost, heightLostMm, averageKeenness }) => (
+              <tr key={method}>
+                <th scope="row">{METHODS[method]}</th>
+                <td className="figure">{money(cost, currency)}</td>
+                <td className="figure">{heightLostMm.toFixed(1)} mm</td>
+                <td className="figure">{percent(averageKeenness)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="faded">
+        Height lost at the knife that works most; about 6 mm is a life. Stone on a wet cloth, slowly, edge away at rest;
+        eye protection at a wheel; when unsure, a professional.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,51 @@
+import ical from 'ical-generator';
+import type { EdgeEvent } from '../../core/formats/edgeFile';
+
+/** What is due on one day, in a sentence each. */
+export interface DueDay {
+  date: string;
+  title: string;
+  events: EdgeEvent[];
+}
+
+const DONE: Record<EdgeEvent['action'], string> = {
+  sharpen: 'sharpen',
+  replace: 'replace',
+  oil: 'oil',
+  flatten: 'flatten the stones',
+  visit: 'go to the sharpener',
+};
+
+/** Events by their day, each day with what is done to which knives. */
+export function dueDays(events: readonly EdgeEvent[], nameOf: (ref: string) => string): DueDay[] {
+  const days = new Map<string, EdgeEvent[]>();
+  for (const event of events) days.set(event.date, [...(days.get(event.date) ?? []), event]);
+  return [...days].map(([date, on]) => {
+    const visits = on.some(({ action }) => action === 'visit');
+    const parts = (['sharpen', 'replace', 'oil'] as const).flatMap((action) => {
+      const names = on.filter((event) => event.action === action).map(({ ref }) => nameOf(ref).toLowerCase());
+      return names.length === 0 ? [] : [`${DONE[action]} ${names.join(', ')}`];
+    });
+    const words = [...(visits ? [DONE.visit] : []), ...parts].join('; ');
+    return { date, title: words.charAt(0).toUpperCase() + words.slice(1), events: on };
+  });
+}
+
+/** Days as an iCalendar file: one whole-day entry each, the same id whenever it is made, so that taking it in again changes and does not double. */
+export function calendarOf(kitchen: string, id: string, days: readonly DueDay[], made: Date): string {
+  const calendar = ical({
+    name: `Edges: ${kitchen}`,
+    prodId: { company: 'Scabbard', product: 'Edges', language: 'EN' },
+  });
+  for (const { date, title, events } of days)
+    calendar.createEvent({
+      id: `${id}-${date}@scabbard`,
+      start: new Date(`${date}T00:00:00Z`),
+      end: new Date(new Date(`${date}T00:00:00Z`).getTime() + 86_400_000),
+      allDay: true,
+      stamp: made,
+      summary: title,
+      description: [...new Set(events.map(({ why }) => why))].join('\n'),
+    });
+  return calendar.toString();
+}

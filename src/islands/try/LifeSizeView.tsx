@@ -1,0 +1,258 @@
+import { Button, NativeSelect, Switch } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import { reference } from '../../../data/reference';
+import { fetchLifeSize } from '../../client/paper';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import { drawGrip } from '../../core/drawing/hand';
+import { drawKnife } from '../../core/drawing/knife';
+import { pathOfShape, upsideDown, type Drawing } from '../../core/drawing/shape';
+import { bladeTraits } from '../../core/fit/traits';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import { DEFAULTS } from '../../core/kitchen/defaults';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Calibrate } from '../shared/Calibrate';
+import { savedScale, saveScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { download, fileName } from '../shared/download';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { PaperSize, usualPaper } from '../shared/PaperSize';
+import { Shapes } from '../shared/Shapes';
+import { useLengths } from '../shared/units';
+import { usePlanner, type Answer } from '../shared/usePlanner';
+import { Working } from '../shared/Working';
+import { typeName } from '../shared/words';
+import css from './LifeSizeView.module.css';
+
+interface Choice {
+  ref: string;
+  name: string;
+  blade: BladeModel;
+}
+const MARGIN = 8;
+/** Board drawn under an edge, mm. */
+const BOARD = 14;
+
+/** Knives at true size, on the calibrated screen and on paper. */
+export default function LifeSizeView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="try">
+      {({ kitchen }, worker) => <LifeSize kitchen={kitchen} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+/** What may be laid on the screen: the drawer, the plan, then every model. */
+function choicesOf({ plan, owned }: Answer, catalogue: ReadonlyMap<string, BladeModel>) {
+  const named = (blade: BladeModel) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`;
+  const drawer = owned.map((blade, i) => ({ ref: `owned-${i}`, name: named(blade), blade }));
+  const planned = plan.steps.flatMap(({ action, model, order }) => {
+    const blade = action === 'buy' && model ? catalogue.get(model) : undefined;
+    return blade ? [{ ref: `step-${order}`, name: named(blade), blade }] : [];
+  });
+  const models = [...catalogue.values()].map((blade) => ({
+    ref: blade.id,
+    name: `${blade.name}, ${blade.maker}`,
+    blade,
+  }));
+  return { drawer, planned, models };
+}
+
+function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
+  const { answer, catalogue, trouble } = usePlanner(kitchen, worker);
+  const [scale, setScale] = useState(savedScale);
+  const [calibrating, setCalibrating] = useState(false);
+  const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
+  useEffect(() => {
+    // another zoom is another scale
+    const check = () => setScale(savedScale());
+    addEventListener('resize', check);
+    return () => removeEventListener('resize', check);
+  }, []);
+  const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
+  const all = choices ? [...choices.planned, ...choices.drawer, ...choices.models] : [];
+  const first = all.find(({ ref }) => ref === picked[0]) ?? all[0];
+  const second = all.find(({ ref }) => ref === picked[1]) ?? null;
+  return (
+    <main id="main" className={css.page}>
+      <header>
+        <h1>At life size</h1>
+        <p className="faded">
+          Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
+        </p>
+      </header>
+      {trouble && <p role="alert">{trouble}</p>}
+      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {choices && first && (
+        <>
+          <div className={css.row}>
+            <Pick label="Knife" choices={choices} value={first.ref} onPick={(ref) => setPicked([ref, picked[1]])} />
+            <Pick
+              label="Laid over it"
+              none="nothing"
+              choices={choices}
+              value={second?.ref ?? ''}
+              onPick={(ref) => setPicked([picked[0], ref === '' ? null : ref])}
+            />
+          </div>
+          {scale === null || calibrating ? (
+            <Calibrate
+              start={scale ?? USUAL_PX_PER_MM}
+              onDone={(found) => {
+                saveScale(found);
+                setScale(found);
+                setCalibrating(false);
+              }}
+            />
+          ) : (
+            <>
+              <OnScreen first={first} second={second} kitchen={kitchen} pxPerMm={scale} />
+              <Button variant="default" size="sm" className={css.again ?? ''} onClick={() => setCalibrating(true)}>
+                Calibrate again
+              </Button>
+            </>
+          )}
+          <OnPaper kitchen={kitchen} knives={[...choices.drawer, ...choices.planned]} />
+        </>
+      )}
+    </main>
+  );
+}
+
+function Pick({
+  label,
+  none,
+  choices,
+  value,
+  onPick,
+}: {
+  label: string;
+  none?: string;
+  choices: ReturnType<typeof choicesOf>;
+  value: string;
+  onPick: (ref: string) => void;
+}) {
+  const items = (of: Choice[]) => of.map(({ ref, name }) => ({ value: ref, label: name }));
+  return (
+    <NativeSelect
+      label={label}
+      value={value}
+      onChange={(e) => onPick(e.currentTarget.value)}
+      data={[
+        ...(none === undefined ? [] : [{ value: '', label: none }]),
+        ...[
+          { group: 'In the plan', items: items(choices.planned) },
+          { group: 'In the drawer', items: items(choices.drawer) },
+          { group: 'All knives', items: items(choices.models) },
+        ].filter((group) => group.items.length > 0),
+      ]}
+    />
+  );
+}
+
+function OnScreen({
+  first,
+  second,
+  kitchen,
+  pxPerMm,
+}: {
+  first: Choice;
+  second: Choice | null;
+  kitchen: KitchenFile;
+  pxPerMm: number;
+}) {
+  const [hand, setHand] = useState(true);
+  const { length } = useLengths();
+  const cook = kitchen.cooks?.[0];
+  const long = cook?.handLengthMm ?? DEFAULTS.handLengthMm;
+  const palm = cook?.palmBreadthMm ?? Math.round(long * DEFAULTS.palmPerHand);
+  const grip = cook?.grip === 'handle' || cook?.grip === 'fingertip' ? cook.grip : 'pinch';
+  const drawing = useMemo(() => drawKnife(first.blade), [first]);
+  const over = useMemo(() => (second ? drawKnife(second.blade) : null), [second]);
+  const gripping = useMemo(() => drawGrip(grip, first.blade, long, palm), [grip, first, long, palm]);
+  const room = useMemo(
+    () => bladeTraits(first.blade, reference, false).knuckleRoomMm(palm, cook?.grip ?? 'unsure'),
+    [first, palm, cook?.grip],
+  );
+  const seen: Drawing[] = [drawing, ...(over ? [over] : []), ...(hand ? [gripping.behind, gripping.before] : [])];
+  const left = Math.min(...seen.map((each) => each.left)) - MARGIN;
+  const right = Math.max(...seen.map((each) => each.right)) + MARGIN;
+  const top = Math.max(...seen.map((each) => each.top)) + MARGIN;
+  const bottom = Math.min(-BOARD, ...seen.map((each) => each.bottom)) - MARGIN;
+  const [wide, high] = [right - left, top - bottom];
+  return (
+    <section className={css.screen} aria-label="At true size">
+      <div className={css.row}>
+        <Switch label="In your hand" checked={hand} onChange={(e) => setHand(e.currentTarget.checked)} />
+        <p>
+          {room > 0
+            ? `About ${length(room)} of room between your knuckles and the board.`
+            : 'Your knuckles meet the board: work at its edge.'}{' '}
+          <span className="faded">{first.blade.weightG} g.</span>
+        </p>
+      </div>
+      <div
+        className={css.canvas}
+        tabIndex={0}
+        role="region"
+        aria-label="The knife, to be moved sideways where the screen is narrow"
+      >
+        <svg
+          width={wide * pxPerMm}
+          height={high * pxPerMm}
+          viewBox={`${left} ${-top} ${wide} ${high}`}
+          role="img"
+          aria-label={`${first.name}${second ? `, with ${second.name} laid over it` : ''}, at true size`}
+          data-mm={wide.toFixed(1)}
+        >
+          <rect className={css.board} x={left} y={0} width={wide} height={BOARD} />
+          {hand && <Shapes drawing={gripping.behind} place={upsideDown} line={0.5} />}
+          <Shapes drawing={drawing} place={upsideDown} line={0.6} owned={first.ref.startsWith('owned')} />
+          {hand && <Shapes drawing={gripping.before} place={upsideDown} line={0.5} />}
+          {over?.shapes
+            .filter(({ closed, role }) => closed && (role === 'steel' || role === 'handle'))
+            .map((shape, i) => (
+              <path key={i} className={css.over} d={pathOfShape(shape, upsideDown)} />
+            ))}
+        </svg>
+      </div>
+    </section>
+  );
+}
+
+/** The drawer and the plan at true size on paper, to be cut out. */
+function OnPaper({ kitchen, knives }: { kitchen: KitchenFile; knives: Choice[] }) {
+  const [paper, setPaper] = useState(usualPaper);
+  const [working, setWorking] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const make = async () => {
+    setWorking(true);
+    setTrouble(null);
+    try {
+      download(
+        fileName(kitchen.name, '-life-size.pdf'),
+        await fetchLifeSize({ title: kitchen.name ?? 'My kitchen', paper, knives }),
+      );
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'The sheets could not be made.');
+    } finally {
+      setWorking(false);
+    }
+  };
+  return (
+    <section className={css.paper} aria-labelledby="cut-out">
+      <h2 id="cut-out">On paper, to cut out</h2>
+      <p className="faded">
+        Every knife of the drawer and the plan, with its weight and balance, a bar of 100 mm to check the print, and a
+        rule for the hand. Long knives go over two sheets. Print at 100 %.
+      </p>
+      <div className={css.row}>
+        <PaperSize paper={paper} onChange={setPaper} />
+        <Button loading={working} disabled={knives.length === 0} onClick={() => void make()}>
+          Make the PDF
+        </Button>
+      </div>
+      {trouble && <p role="alert">{trouble}</p>}
+    </section>
+  );
+}
