@@ -24,13 +24,6 @@ const PICTURES = [
   { name: 'cooks', view: WIDE, sample: 'Millrace', act: openPage('cooks', 'svg[aria-label^="Drawn to scale"]') },
   { name: 'cutting', view: WIDE, sample: 'Millrace', act: openPage('cutting', '#load') },
   { name: 'drawer', view: WIDE, sample: 'Millrace', act: openPage('drawer', '[aria-label="Length of the edge"]') },
-  {
-    name: 'drawer-narrow',
-    view: NARROW,
-    sample: 'Millrace',
-    act: openPage('drawer', '[aria-label="Length of the edge"]'),
-  },
-  { name: 'argued', view: WIDE, sample: 'Saltstair', act: scrollToStrip },
   { name: 'schools', view: WIDE, sample: 'Saltstair', act: openPage('schools', '[data-taken] svg') },
   { name: 'what-if', view: WIDE, sample: 'Saltstair', act: openWhatIf },
   { name: 'match', view: WIDE, sample: 'Millrace', act: openMatch },
@@ -38,6 +31,8 @@ const PICTURES = [
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
   { name: 'score', view: WIDE, path: '/score', act: scrollToParts },
   { name: 'models', view: WIDE, path: '/catalogue', act: scrollToForm },
+  { name: 'try', view: WIDE, sample: 'Millrace', act: openLifeSize },
+  { name: 'edge', view: WIDE, sample: 'Millrace', act: openPage('edge', '#years') },
   { name: 'paper', view: WIDE, sample: 'Millrace', act: openPaper },
   { name: 'roll-narrow', view: NARROW, sample: 'Millrace', act: scrollToRoll },
 ];
@@ -81,18 +76,10 @@ function openPage(name, shows) {
   };
 }
 
-async function scrollToStrip(page) {
-  for (const name of ['What each knife serves', 'What other money would buy']) {
-    await page.$eval(`section[aria-label="${name}"]`, (e) => e.scrollIntoView());
-    await page.waitForNetworkIdle();
-  }
-  await page.waitForFunction(
-    () => document.querySelectorAll('section[aria-label="What other money would buy"] tbody tr').length >= 7,
-  );
-  await page.$eval('section[aria-label="What each knife serves"]', (e) =>
-    scrollTo(0, e.getBoundingClientRect().top + scrollY - 110),
-  );
-  await new Promise((resolve) => setTimeout(resolve, 800));
+async function openLifeSize(page) {
+  await openPage('try', 'svg[aria-label="Outline of a bank card"]')(page);
+  await (await page.waitForSelector('xpath///button[.//span[text()="It fits"]]')).click();
+  await page.waitForSelector('svg[data-mm]');
 }
 
 async function openWhatIf(page) {
