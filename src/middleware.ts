@@ -17,6 +17,9 @@ const PLAIN = new Set(['/ready', '/404', '/500', '/503']);
 const WRITES = new TokenBuckets(200, 20);
 const CLIENT_WRITES = new TokenBuckets(1000, 100);
 const MADE = new TokenBuckets(300, 0.5);
+/** Sheets set for one client: each takes a moment of the server's own. */
+const SHEETS = new TokenBuckets(20, 0.5);
+const SETS_SHEETS = new Set(['/api/paper', '/api/life-size']);
 
 /** Said by the server process, which sees the connection; whatever a client writes there itself is removed by it. */
 const clientOf = (request: Request) => request.headers.get('x-scabbard-client') ?? 'unknown';
@@ -52,6 +55,7 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
   const isWrite = !SAFE.has(request.method);
   if (isWrite) {
     checkPace(CLIENT_WRITES.take(client, Date.now()));
+    if (SETS_SHEETS.has(url.pathname)) checkPace(SHEETS.take(client, Date.now()));
     if (found) checkPace(WRITES.take(found, Date.now()));
   }
   const setKey = (key: string | null) => {

@@ -10,6 +10,7 @@ import type { Names } from '../core/formats/planTable';
 import { shoppingList } from '../core/formats/shoppingList';
 import { withoutMoney, withoutPrices } from '../core/formats/shownPlan';
 import { lowerFirst } from '../core/text/case';
+import { STEP_WORDS } from '../core/formats/stepWords';
 import { showMoney, toMinor } from '../core/money/currency';
 import { Flow } from './flow';
 import { ACCENT, FADED, Sheets } from './sheet';
@@ -27,14 +28,6 @@ export interface PlanPapers {
   withPrices: boolean;
 }
 
-const DOES: Record<PlanStep['action'], string> = {
-  buy: 'Buy',
-  sharpen: 'Have sharpened',
-  repair: 'Have repaired',
-  service: 'Arrange',
-  tool: 'Get',
-  retire: 'Retire',
-};
 /** Room for a drawing in the roll, mm of paper, and the least and greatest height of its row. */
 const ROLL = { wide: 88, least: 12, most: 24 };
 /** A tool is drawn no larger than this, mm of paper. */
@@ -136,7 +129,7 @@ function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { tit
     ...(plan.steps.some(({ month }) => month > 1) ? [`month ${step.month}`] : []),
   ].join(' · ');
   return {
-    title: `${DOES[step.action]}: ${kind}${long}`,
+    title: `${STEP_WORDS[step.action]}: ${kind}${long}`,
     below: [sums, ...step.because.slice(0, 1)].filter(Boolean).join('\n'),
   };
 }

@@ -3,6 +3,7 @@ import type { StepBrief } from './briefFile';
 import type { Plan, PlanStep } from './planFile';
 import type { Names, Table } from './planTable';
 import { withoutMoney } from './shownPlan';
+import { STEP_WORDS } from './stepWords';
 
 /** One thing of a shopping list. */
 export interface ShoppingItem {
@@ -19,19 +20,11 @@ export interface ShoppingItem {
   need: PlanStep['need'];
 }
 
-const DOES: Partial<Record<PlanStep['action'], string>> = {
-  buy: 'Buy',
-  tool: 'Get',
-  sharpen: 'Have sharpened',
-  repair: 'Have repaired',
-  service: 'Arrange',
-};
-
 /** What a plan asks to be bought or brought away, in its order; briefs say what to look for and how much it may cost. */
 export function shoppingList(plan: Plan, briefs: readonly StepBrief[], names: Names): ShoppingItem[] {
   return plan.steps.flatMap((step) => {
-    const does = DOES[step.action];
-    if (!does) return [];
+    if (step.action === 'retire') return [];
+    const does = STEP_WORDS[step.action];
     const brief = briefs.find(({ order }) => order === step.order);
     const kind = step.type && step.action === 'buy' ? names.type(step.type) : step.name;
     const long = step.lengthMm !== null && step.action === 'buy' ? `, ${Math.round(step.lengthMm)} mm` : '';

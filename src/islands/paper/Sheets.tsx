@@ -5,8 +5,9 @@ import { fetchPaper } from '../../client/paper';
 import type { StepBrief } from '../../core/formats/briefFile';
 import { PAPER_KINDS, type Paper, type PaperKind } from '../../core/formats/paper';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { download, fileName } from '../shared/download';
+import { fileName } from '../shared/download';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
+import { useMakingPdf } from '../shared/useMakingPdf';
 import type { Answer } from '../shared/usePlanner';
 import css from './PaperView.module.css';
 
@@ -30,21 +31,9 @@ export function Sheets({
   const [kinds, setKinds] = useState<PaperKind[]>([...PAPER_KINDS]);
   const [paper, setPaper] = useState<Paper>(usualPaper);
   const [withPrices, setWithPrices] = useState(true);
-  const [working, setWorking] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const make = async () => {
-    setWorking(true);
-    setTrouble(null);
-    try {
-      const care = await worker.care(plan);
-      const file = await fetchPaper({ plan, briefs, owned, care, kinds, paper, withPrices });
-      download(fileName(plan.kitchen, '.pdf'), file);
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'The sheets could not be made.');
-    } finally {
-      setWorking(false);
-    }
-  };
+  const { working, trouble, make } = useMakingPdf(fileName(plan.kitchen, '.pdf'), async () =>
+    fetchPaper({ plan, briefs, owned, care: await worker.care(plan), kinds, paper, withPrices }),
+  );
   return (
     <section className={css.part} aria-labelledby="paper">
       <h2 id="paper">On paper</h2>

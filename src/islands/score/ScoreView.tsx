@@ -2,6 +2,7 @@ import { NativeSelect, Slider } from '@mantine/core';
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
+import { Charted } from '../shared/Charted';
 import { reference } from '../../../data/reference';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { taskLoads } from '../../core/load/load';
@@ -105,7 +106,7 @@ function CurveChart({ curve, name }: { curve: Curve; name: string }) {
   const said = `${name}, ${curve.axis}: ${first?.y.toFixed(2)} at ${first?.x}, ${last?.y.toFixed(2)} at ${last?.x}.`;
   return (
     <figure className={css.chart}>
-      <div className={css.canvas}>
+      <Charted className={css.canvas ?? ''} name={name}>
         <Line
           aria-label={said}
           role="img"
@@ -129,7 +130,7 @@ function CurveChart({ curve, name }: { curve: Curve; name: string }) {
             },
           }}
         />
-      </div>
+      </Charted>
       <figcaption>
         {curve.caption} <span className="visually-hidden">{said}</span>
       </figcaption>

@@ -5,20 +5,13 @@ import { drawTool } from '../../core/drawing/tool';
 import type { PlanStep } from '../../core/formats/planFile';
 import type { ShownPlan } from '../../core/formats/shownPlan';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
+import { STEP_WORDS } from '../../core/formats/stepWords';
 import { showMoney, toMinor } from '../../core/money/currency';
 import { placedDrawing } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
 import { day, percent, taskName, typeName } from '../shared/words';
 import css from './ShownPlanView.module.css';
 
-const DOES: Record<PlanStep['action'], string> = {
-  buy: 'Buy',
-  sharpen: 'Have sharpened',
-  repair: 'Have repaired',
-  service: 'Arrange',
-  tool: 'Get',
-  retire: 'Retire',
-};
 /** A tool is drawn no larger than this beside the knives, mm. */
 const TOOL_MM = 90;
 
@@ -72,7 +65,7 @@ export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date
                 <Picture blade={bladeOf(step)} step={step} wide={wide} />
                 <div>
                   <h3>
-                    <span className="figure">{step.order}</span> {DOES[step.action]}:{' '}
+                    <span className="figure">{step.order}</span> {STEP_WORDS[step.action]}:{' '}
                     {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
                     {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
                   </h3>

@@ -14,11 +14,12 @@ import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Calibrate } from '../shared/Calibrate';
 import { savedScale, saveScale, USUAL_PX_PER_MM } from '../shared/calibration';
-import { download, fileName } from '../shared/download';
+import { fileName } from '../shared/download';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
 import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
+import { useMakingPdf } from '../shared/useMakingPdf';
 import { usePlanner, type Answer } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { typeName } from '../shared/words';
@@ -223,22 +224,9 @@ function OnScreen({
 /** The drawer and the plan at true size on paper, to be cut out. */
 function OnPaper({ kitchen, knives }: { kitchen: KitchenFile; knives: Choice[] }) {
   const [paper, setPaper] = useState(usualPaper);
-  const [working, setWorking] = useState(false);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const make = async () => {
-    setWorking(true);
-    setTrouble(null);
-    try {
-      download(
-        fileName(kitchen.name, '-life-size.pdf'),
-        await fetchLifeSize({ title: kitchen.name ?? 'My kitchen', paper, knives }),
-      );
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'The sheets could not be made.');
-    } finally {
-      setWorking(false);
-    }
-  };
+  const { working, trouble, make } = useMakingPdf(fileName(kitchen.name, '-life-size.pdf'), () =>
+    fetchLifeSize({ title: kitchen.name ?? 'My kitchen', paper, knives }),
+  );
   return (
     <section className={css.paper} aria-labelledby="cut-out">
       <h2 id="cut-out">On paper, to cut out</h2>
