@@ -50,7 +50,7 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
 
   return (
     <div className={css.page}>
-      <main id="main" className={css.answers}>
+      <main id="main" className={css.answers} data-questions>
         <h1>Who cooks, and where</h1>
         <section className={css.block} aria-labelledby="cooks">
           <div className={css.heads}>

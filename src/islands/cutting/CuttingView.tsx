@@ -62,7 +62,7 @@ function CuttingPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Ki
   const knownIds = known.dishes.map((d) => d.id);
   return (
     <div className={css.page}>
-      <main id="main" className={css.answers}>
+      <main id="main" className={css.answers} data-questions>
         <h1>What gets cut</h1>
         {trouble && <p role="alert">{trouble}</p>}
         <Section title="What you cook">

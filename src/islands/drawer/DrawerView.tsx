@@ -105,7 +105,7 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
           ))}
         </ul>
       </main>
-      <aside className={css.side} aria-label="Put something in">
+      <aside className={css.side} data-screen-only aria-label="Put something in">
         <section aria-labelledby="add">
           <h2 id="add">Add a knife</h2>
           <AddKnife worker={worker} models={models} full={owned.length >= MOST_OWNED} onAdd={(knife) => add([knife])} />
