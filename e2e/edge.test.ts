@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { address, fileOf, pressAndGo, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -16,10 +16,10 @@ test('the rack tells how keen each knife is and what is due; sharpened today mak
   const before = await textOf(page, '[aria-labelledby="calendar"]');
   await (await page.waitForSelector('button[aria-label^="Sharpened today"]'))?.click();
   await page.waitForFunction(() => /keen 100%/.test(document.querySelector('#rack + ul > li')?.textContent ?? ''));
-  await settled(page);
+  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await expect.poll(async () => (await fileOf(page, url)).owned?.[0]?.condition, { timeout: 5000 }).toBe('keen');
   expect(await textOf(page, '[aria-labelledby="calendar"]')).not.toBe(before);
   const [owned] = (await fileOf(page, url)).owned ?? [];
-  expect(owned?.condition).toBe('keen');
   expect(owned?.sharpenedOn).toMatch(/^\d{4}-\d\d-\d\d$/);
   expect(await page.$$eval('table tbody tr', (rows) => rows.length)).toBe(4);
   expect(errors).toEqual([]);

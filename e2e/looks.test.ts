@@ -46,6 +46,8 @@ describe.each([
   });
 
   const looksRight = async () => {
+    // what is still being worked out fades in: it is judged when it stands
+    await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 });
     expect(await page.evaluate(() => document.documentElement.dataset.mantineColorScheme)).toBe(scheme);
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

@@ -240,7 +240,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   const cook = (await fileOf(page, id)).cooks?.[0];
   expect(cook?.palmBreadthMm).toBe(before + 6);
   expect(cook?.handLengthMm).toBe(Math.round((before + 6) / 0.455));
-  expect(await page.evaluate(() => Number(localStorage.getItem('scabbard.px-per-mm')))).toBeCloseTo(
+  expect(await page.evaluate(() => Number(localStorage.getItem('scabbard.px-per-mm')?.split(' ')[0]))).toBeCloseTo(
     96 / 25.4 + 0.05,
     1,
   );
