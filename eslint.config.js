@@ -56,7 +56,8 @@ const elements = [
 ];
 const policy = (from, allow) => ({
   from: { element: { type: from } },
-  allow: allow.map((type) => ({ to: { element: { type } } })),
+  // one list of types is read many times faster than as many entries
+  allow: { to: { element: { type: allow } } },
 });
 const policies = [
   ...Object.entries(LAYERS).map(([from, allow]) =>
