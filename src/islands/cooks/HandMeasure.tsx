@@ -5,7 +5,7 @@ import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure, LengthFigure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
 import { Calibrate } from '../shared/Calibrate';
-import { CARD_MM, handFromCards, placedMark, savedScale, saveScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { CARD_MM, handFromCards, placedMark, savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
 import css from './HandMeasure.module.css';
 
 interface Props {
@@ -75,7 +75,6 @@ export function HandMeasure(props: Props) {
         <Calibrate
           start={scale ?? USUAL_PX_PER_MM}
           onDone={(found) => {
-            saveScale(found);
             setScale(found);
             setCalibrating(false);
             setLaying(true);

@@ -1,5 +1,6 @@
 import type { DishFile, KitchenFile, OwnDishFile } from '../../core/formats/kitchenFile';
 import type { RecipeLine } from '../../core/formats/recipeFile';
+import { slug } from '../../core/text/slug';
 
 type Change = (kitchen: KitchenFile) => KitchenFile;
 const cooking =
@@ -37,14 +38,7 @@ export const keepDish =
 
 /** An id for a dish from its name, different from those in use. */
 export function dishId(name: string, used: ReadonlySet<string>): string {
-  const plain = name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60);
-  const base = `own-${plain || 'dish'}`;
+  const base = `own-${slug(name) || 'dish'}`;
   let id = base;
   for (let n = 2; used.has(id); n++) id = `${base}-${n}`;
   return id;

@@ -49,7 +49,7 @@ function useEdges(answer: Answer | null, worker: Remote<KitchenWorker>): Edges |
 
 function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
-  const { answer, trouble } = usePlanner(kitchen, worker);
+  const { answer, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const edges = useEdges(answer, worker);
   return (
     <main id="main" className={css.page}>

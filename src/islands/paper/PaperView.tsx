@@ -33,7 +33,7 @@ export default function PaperView({ stored }: { stored: StoredKitchen }) {
 }
 
 function Going({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
-  const { answer, catalogue, trouble, stop } = usePlanner(edits.kitchen, worker);
+  const { answer, catalogue, trouble, stop } = usePlanner(edits.kitchen, worker, { robustness: false });
   const settledPlan = answer?.final ? answer.plan : null;
   const { briefs, progress, stop: stopBriefs } = useBriefs(settledPlan, worker);
   if (trouble)

@@ -38,8 +38,11 @@ export interface Sure {
   closest: (string | null)[];
 }
 
-/** Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes. */
-export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) {
+/**
+ * Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes, unless the view shows nothing of
+ * that (`robustness` false).
+ */
+export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, { robustness = true } = {}) {
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [sure, setSure] = useState<Sure | null>(null);
   const { catalogue, trouble: noCatalogue, reload } = useCatalogue(worker);
@@ -65,7 +68,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
       const proofChanged = better ? pocketsChanged(first.plan, better.plan) : [];
       const answer = { ...first, ...better, final: true, stopped: better === null, proofChanged };
       setAnswer(answer);
-      if (better === null) return;
+      if (better === null || !robustness) return;
       const tell = (done: number, stays: (number | null)[], closest: (string | null)[]) =>
         current() && setSure({ done, of: PERTURBED, stays, closest });
       await worker.sure(answer.plan, PERTURBED, proxy(tell));
@@ -73,7 +76,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>) 
     think().catch((error: unknown) => {
       if (current()) setTrouble(error instanceof Error ? error.message : 'This kitchen could not be planned.');
     });
-  }, [kitchen, ready, worker]);
+  }, [kitchen, ready, worker, robustness]);
 
   const stop = useCallback(() => void worker.stop(), [worker]);
   return { answer, gap, stop, sure, reload, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };

@@ -13,7 +13,7 @@ import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Calibrate } from '../shared/Calibrate';
-import { savedScale, saveScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
 import { fileName } from '../shared/download';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
@@ -60,7 +60,7 @@ function choicesOf({ plan, owned }: Answer, catalogue: ReadonlyMap<string, Blade
 }
 
 function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
-  const { answer, catalogue, trouble } = usePlanner(kitchen, worker);
+  const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [scale, setScale] = useState(savedScale);
   const [calibrating, setCalibrating] = useState(false);
   const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
@@ -100,7 +100,6 @@ function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<Ki
             <Calibrate
               start={scale ?? USUAL_PX_PER_MM}
               onDone={(found) => {
-                saveScale(found);
                 setScale(found);
                 setCalibrating(false);
               }}

@@ -4,6 +4,7 @@ import { faultLine, faultsOf, FaultyInput } from '../../formats/faults';
 import { MAX_MODELS } from '../../formats/catalogueFile';
 import { isCurrency, minorDigits, toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
+import { slug } from '../../text/slug';
 import { labelledBlade, readLabel, type Label } from '../brief/label';
 import { amountIn, currencyIn } from './amounts';
 import { findColumns, type Column, type Columns } from './columns';
@@ -75,14 +76,7 @@ function bareLength(name: string, [short, long]: readonly [number, number]): num
   return null;
 }
 
-const idOf = (name: string) =>
-  `list-${name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60)}`.replace(/-+$/, '');
+const idOf = (name: string) => `list-${slug(name) || 'knife'}`;
 
 /**
  * Reads a shop's list, rows of cells with headings: kind, length and price of each knife, what is missing from the kind's usual build. Every row that
@@ -131,26 +125,23 @@ function readRow(
   const name = cell('name').replace(/\s+/g, ' ');
   if (name === '') return { why: 'it has no name' };
 
-  const named = [name, cell('kind')].map((text) => kindIn(text, words));
-  const [byName, byKind] = named;
+  const kinds = [name, cell('kind')].map((text) => kindIn(text, words));
+  const [byName, byKind] = kinds;
   if (byName && 'no' in byName && byName.no !== 'unknown' && !(byName.no === 'other' && byKind && 'kind' in byKind))
     return {
       why: byName.no === 'set' ? 'it is a set: enter its knives one by one' : `it is no knife (${byName.word ?? ''})`,
     };
-  const found = named.find((each) => 'kind' in each);
+  const found = kinds.find((each) => 'kind' in each);
   const type = found && 'kind' in found ? reference.types.get(found.kind) : undefined;
   if (!type) return { why: 'no kind of knife is named in it: write one into the name, such as “chef’s knife”' };
 
   const price = amountIn(cell('price'));
   if (price === null) return { why: 'it has no price' };
-  const said = cell('currency') || cell('price') || heading('price');
-  const currency =
-    currencyIn(cell('currency')) ??
-    (isCurrency(cell('currency').toUpperCase()) ? cell('currency').toUpperCase() : null) ??
-    currencyIn(cell('price')) ??
-    currencyIn(heading('price')) ??
-    usual;
-  const told = currencyIn(said) === null && at.currency === undefined ? [`price taken for ${currency}`] : [];
+  const code = cell('currency').toUpperCase();
+  const named =
+    currencyIn(code) ?? (isCurrency(code) ? code : null) ?? currencyIn(cell('price')) ?? currencyIn(heading('price'));
+  const currency = named ?? usual;
+  const told = named === null ? [`price taken for ${currency}`] : [];
 
   const label = labelOf(name, cell, heading, type.lengthMm);
   const lengthMm = label.lengthMm;
