@@ -35,7 +35,7 @@ const nameOf = (cook: CookFile, i: number) => cook.name ?? (i === 0 ? 'Main cook
 
 function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
-  const { answer, trouble } = usePlanner(kitchen, worker);
+  const { answer, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [at, setAt] = useState(0);
   const [motionBlades, setMotionBlades] = useState<BladeModel[]>([]);
   useEffect(() => {
