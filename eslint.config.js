@@ -29,6 +29,7 @@ const ROOMS = [
     'drawing',
     'cutting',
     'catalogue',
+    'trial',
     'reference',
     'formats',
     'recipe',

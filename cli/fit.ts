@@ -6,6 +6,7 @@ import { FaultyInput, faultsOf, unknownId } from '../src/core/formats/faults';
 import { parseJson } from '../src/core/formats/json';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import type { EdgeLife } from '../src/core/edge/keenness';
+import { withTrials } from '../src/core/kit/context/planningContext';
 import { cookContexts, type CookContext } from '../src/core/fit/cook';
 import { explain, prepareTask, type PreparedTask } from '../src/core/fit/score';
 import { bladeTraits, type BladeTraits } from '../src/core/fit/traits';
@@ -88,7 +89,7 @@ await run(() => {
   const { file, options } = readArguments(process.argv.slice(2), ['type', 'model', 'task', 'blade']);
   const { kitchen } = completeKitchen(readKitchenText(readInput(file)), reference, shippedModels);
   const loads = taskLoads(kitchen, reference);
-  const cooks = cookContexts(kitchen, loads);
+  const cooks = withTrials(kitchen, cookContexts(kitchen, loads), reference, shippedModels);
   const types = chosen([...reference.types.values()], options.type, 'type', 'blade type').map((type) => type.id);
   const models = options.blade
     ? [readBlade(options.blade)]

@@ -512,6 +512,8 @@ export const PART_WEIGHTS = {
   handle: c(1, 'exponent', 'handles fail before blades in rough use', 'house judgement'),
   'flat-side': c(0.8, 'exponent', 'crushing needs a broad side', 'house judgement'),
   table: c(1, 'exponent', 'a table is no workbench', 'house judgement'),
+  felt: c(1, 'exponent', 'what the hand found counts as it was found', 'handbook'),
+  measured: c(1, 'exponent', 'a measurement wins over the figure, by its trials', 'handbook'),
   keenness: c(1, 'exponent', 'a knife is as good as its edge on an ordinary day', 'handbook'),
   condition: c(1, 'exponent', 'what is chipped or worn cuts so everywhere', 'handbook'),
 } as const satisfies Record<string, Constant>;

@@ -3,3 +3,4 @@ export * from './edge';
 export * from './fit';
 export * from './keeping';
 export * from './kit';
+export * from './trial';

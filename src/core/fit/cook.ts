@@ -3,6 +3,7 @@ import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../load/load';
 import { sliceLengthMm, wantedLength } from './wantedLength';
 import type { LengthBand } from '../formats/planFile';
+import type { MeasuredScores } from './measuredScore';
 
 /** The person and the place a blade is scored for. */
 export interface CookContext {
@@ -18,6 +19,8 @@ export interface CookContext {
   shared: boolean;
   /** The cook asked for it: types and models named under `must`, which lift the caution against long or single-bevel blades. */
   asksFor: readonly string[];
+  /** Scores measured on food, by blade id and task; they win over computed ones by their trials. */
+  measured: MeasuredScores;
 }
 
 /** A cook who is new to it and has a child's hand: a child's work is theirs, and no one else's knife is changed for them. */
@@ -44,6 +47,7 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
       shared: kitchen.cooksAtOnce >= PEOPLE.sharedFrom.value,
       sliceToMm: sliceLengthMm(cook, kitchen.board),
       asksFor: kitchen.limits.must,
+      measured: {},
     }))
     .sort((a, b) => (cookKey(a.cook) < cookKey(b.cook) ? -1 : 1));
 }

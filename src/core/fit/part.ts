@@ -20,6 +20,8 @@ export interface Part {
   level(task: Task, mode: Mode): number;
   /** 0 hopeless … 1 nothing to wish for. */
   value(blade: BladeTraits, task: Task, cook: CookContext, mode: Mode): number;
+  /** Whether there is anything to say of this blade and cook; always, where it is left out. */
+  tells?(blade: BladeTraits, cook: CookContext): boolean;
   /** The reason, with its own figures. */
   why(blade: BladeTraits, task: Task, cook: CookContext, mode: Mode, value: number): string;
 }

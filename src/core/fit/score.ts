@@ -3,6 +3,7 @@ import type { CookContext } from './cook';
 import { FIT, PART_WEIGHTS, type PartId } from '../constants';
 import { keptByKeenness } from '../cutting/work';
 import type { EdgeLife } from '../edge/keenness';
+import { type Measured, withMeasured } from './measuredScore';
 import { MODE_WORDS, taskModes, type Mode, type ModeId } from './modes';
 import type { Part } from './part';
 import { body, flex, joint, release, steer, wedge } from './parts/body';
@@ -10,6 +11,7 @@ import { corrosion, edgeSafety, practice } from './parts/care';
 import { crust, face, tip } from './parts/edge';
 import { clearance, flatSide, handle, inHand, mass, table } from './parts/hold';
 import { board, comfort, reach, span } from './parts/length';
+import { felt } from './parts/felt';
 import { contact, motion } from './parts/motion';
 import type { BladeTraits } from './traits';
 import { vetoOf } from './vetoes';
@@ -41,6 +43,7 @@ export const PARTS: readonly Part[] = [
   practice,
   comfort,
   board,
+  felt,
 ];
 
 interface Weighed {
@@ -163,7 +166,7 @@ export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookCont
     }
     best = Math.max(best, product);
   }
-  return 100 * best;
+  return withMeasured(100 * best, cook.measured[blade.blade.id]?.[task.id]);
 }
 
 /** Score of a fresh edge for the cook of a kitchen whom the blade suits best, 0–100: everyone takes the knife of their own hand. */
@@ -205,16 +208,31 @@ function explainFor(blade: BladeTraits, prepared: PreparedTask, cook: CookContex
   }
   const { score, mode, parts, values } = best;
   if (!mode) return refused('Not to be used for this.');
+  const told = parts.flatMap(({ part, weight }, i) => {
+    if (part.tells?.(blade, cook) === false) return [];
+    const value = values[i] ?? 1;
+    return [{ id: part.id, name: part.name, value, weight, why: part.why(blade, task, cook, mode, value) }];
+  });
+  const found = cook.measured[blade.blade.id]?.[task.id];
+  const mixed = withMeasured(score, found);
   return {
-    score,
-    word: scoreWord(score, null),
+    score: mixed,
+    word: scoreWord(mixed, null),
     veto: null,
     mode: mode.id,
     how: MODE_WORDS[mode.id],
-    parts: parts.map(({ part, weight }, i) => {
-      const value = values[i] ?? 1;
-      return { id: part.id, name: part.name, value, weight, why: part.why(blade, task, cook, mode, value) };
-    }),
+    parts: found && score > 0 ? [...told, measuredPart(found, score)] : told,
+  };
+}
+
+/** What a trial on food made of a computed score; the only part that may lift it above 1. */
+function measuredPart({ score, weight, trials }: Measured, computed: number): Explanation['parts'][number] {
+  return {
+    id: 'measured',
+    name: 'Measured',
+    value: withMeasured(computed, { score, weight, trials }) / computed,
+    weight: PART_WEIGHTS.measured.value,
+    why: `${trials === 1 ? 'One trial' : `${trials} trials`} on food found ${Math.round(score)} where the figures say ${Math.round(computed)}; the trials count ${Math.round(100 * weight)} %.`,
   };
 }
 

@@ -57,6 +57,8 @@ function tooMuchForANewCook(b: BladeTraits, cook: CookContext, mode: Mode): stri
 
 /** Why this blade must not do this task in this way for this cook; null when it may (handbook 4, vetoes). */
 export function vetoOf(b: BladeTraits, task: Task, cook: CookContext, mode: Mode): string | null {
+  const left = cook.cook.felt[b.blade.id]?.leftFor;
+  if (left) return left;
   return (
     unsafeForAnyone(b, task, cook, mode) ??
     (mode.id === 'child' ? unsafeForChild(b) : null) ??

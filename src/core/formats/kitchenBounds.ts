@@ -16,8 +16,21 @@ export const BOUNDS = {
   matters: [0.25, 4],
   minutes: [0.05, 240],
   maxKnives: [1, 12],
+  rating: [1, 5],
+  seconds: [0, 7200],
   money: [0, 1_000_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
 
 /** Longest lists. */
-export const MOST = { cooks: 12, dishes: 400, tasks: 400, ownDishes: 400, owned: 60 } as const;
+export const MOST = {
+  cooks: 12,
+  dishes: 400,
+  tasks: 400,
+  ownDishes: 400,
+  owned: 60,
+  handTests: 60,
+  benchTrials: 24,
+  foods: 10,
+  runs: 240,
+  profiles: 12,
+} as const;

@@ -3,8 +3,10 @@ import { STEEL_IDS } from '../blade/schema';
 import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
+import { date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
 import { parseJson } from './json';
 import { BOUNDS, MOST } from './kitchenBounds';
+import { trialsSchema } from './trialsFile';
 import {
   BALANCE_TASTES,
   BOARD_MATERIALS,
@@ -30,63 +32,13 @@ import {
   UPKEEPS,
   USES,
   WEIGHT_TASTES,
+  WISHES,
 } from './kitchenWords';
 
 /** Largest kitchen file accepted, bytes. */
 export const MAX_FILE_BYTES = 2 * 1024 * 1024;
 /** Most values in it: every list at its longest has some 80,000. */
 export const MAX_VALUES = 100_000;
-
-const number = (low: number, high: number, whole = false) =>
-  z
-    .number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` })
-    .check((ctx) => {
-      const value = ctx.value;
-      if (value < low || value > high)
-        ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
-      else if (whole && !Number.isInteger(value))
-        ctx.issues.push({
-          code: 'custom',
-          input: value,
-          message: `${value} is not a whole number between ${low} and ${high}`,
-        });
-    })
-    .meta({ minimum: low, maximum: high, ...(whole ? { type: 'integer' } : {}) });
-const oneOf = <const T extends readonly [string, ...string[]]>(values: T) =>
-  z.enum(values, { error: (issue) => `${shown(issue.input)} is not one of ${values.join(', ')}` });
-const text = (max: number) =>
-  z
-    .string({ error: (issue) => `${shown(issue.input)} is not text` })
-    .check((ctx) => {
-      const value = ctx.value;
-      if (value.trim().length === 0)
-        ctx.issues.push({ code: 'custom', input: value, message: 'is empty; write something or leave it out' });
-      else if (value.length > max)
-        ctx.issues.push({
-          code: 'custom',
-          input: value,
-          message: `is ${value.length} characters long; at most ${max} fit`,
-        });
-    })
-    .meta({ minLength: 1, maxLength: max });
-const truth = z.boolean({ error: (issue) => `${shown(issue.input)} is not true or false` });
-const object = <T extends z.ZodRawShape>(shape: T) =>
-  z.strictObject(shape, {
-    error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not an object in braces` : undefined),
-  });
-const list = <T extends z.ZodType>(item: T, max: number) =>
-  z
-    .array(item, {
-      error: (issue) => (issue.code === 'invalid_type' ? `${shown(issue.input)} is not a list` : undefined),
-    })
-    .max(max, {
-      error: (issue) =>
-        `has ${Array.isArray(issue.input) ? issue.input.length : 'too many'} entries; at most ${max} fit`,
-    });
-const id = text(80);
-const money = number(...BOUNDS.money);
-const share = number(0, 100);
-const taste = <const T extends readonly [string, ...string[]]>(values: T) => oneOf(values).nullable().optional();
 
 const cookSchema = object({
   name: text(60).optional(),
@@ -113,7 +65,13 @@ const cookSchema = object({
     .optional(),
 });
 
-const date = z.iso.date({ error: (issue) => `${shown(issue.input)} is not a date such as 2026-03-31` });
+/** An edge traced from a photo: mm from the heel, above the flat line. */
+const profileSchema = object({
+  on: date,
+  lengthMm: number(...BOUNDS.edgeLengthMm),
+  heelHeightMm: number(10, 130),
+  edge: list(object({ x: number(0, 450), y: number(-40, 130) }), 60),
+});
 
 const ownedSchema = object({
   type: id.optional(),
@@ -130,6 +88,11 @@ const ownedSchema = object({
   weightG: number(15, 1500).optional(),
   spineMm: number(0.8, 12).optional(),
   behindEdgeMm: number(0.05, 3).optional(),
+  balanceMm: number(-80, 120).optional(),
+  flex: number(0, 1).optional(),
+  flatShare: number(0, 1).optional(),
+  bellyMm: number(-15, 60).optional(),
+  profiles: list(profileSchema, MOST.profiles).optional(),
 }).check((ctx) => {
   if (!ctx.value.type && !ctx.value.model)
     ctx.issues.push({
@@ -231,6 +194,8 @@ export const kitchenFileSchema = object({
   }).optional(),
   owned: list(ownedSchema, MOST.owned).optional(),
   tools: list(id, 60).optional(),
+  trials: trialsSchema.optional(),
+  wishes: list(oneOf(WISHES), WISHES.length).optional(),
   budget: object({
     total: money.nullable().optional(),
     perMonth: money.nullable().optional(),
@@ -286,6 +251,7 @@ export type KitchenFile = z.infer<typeof kitchenFileSchema>;
 export type CookFile = NonNullable<KitchenFile['cooks']>[number];
 export type DishFile = NonNullable<NonNullable<KitchenFile['cooking']>['dishes']>[number];
 export type OwnDishFile = z.infer<typeof ownDishSchema>;
+export type ProfileFile = z.infer<typeof profileSchema>;
 export type OwnedFile = NonNullable<KitchenFile['owned']>[number];
 
 /** Parses an unknown value as a kitchen file. Throws {@link FaultyInput} with every fault. */

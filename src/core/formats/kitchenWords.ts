@@ -51,3 +51,27 @@ export const TASTES = {
   specialist: ['early', 'never'],
   looks: ['plain', 'hammered', 'rough-forged'],
 } as const;
+
+/** What may be wished of a knife, whatever its score. */
+export const WISHES = [
+  'light',
+  'heavy',
+  'tall',
+  'low',
+  'short',
+  'long',
+  'thin',
+  'sturdy',
+  'pointed',
+  'safe-tip',
+  'wet-proof',
+  'rust-free',
+  'easy-to-sharpen',
+  'keeps-its-edge',
+  'rocks',
+  'flat',
+  'grips-when-greasy',
+  'no-bolster',
+  'smooth-corners',
+  'cheap',
+] as const;

@@ -78,6 +78,8 @@ export const planFileSchema = z.strictObject({
   lengthWanted: lengthBandSchema,
   warnings: texts,
   assumed: texts,
+  /** What holding and trying knives changed in it, in sentences. */
+  tried: texts.optional(),
   /** Where several work at once: how many of each kind are wanted, and are there. */
   copies: z
     .array(z.strictObject({ role: text, wanted: count, have: count, why: text }))

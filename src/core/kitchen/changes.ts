@@ -1,5 +1,6 @@
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { PlanStep } from '../formats/planFile';
+import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 import { fromMinor, isCurrency, toMinor } from '../money/currency';
 
 /** What a cook does with a plan, written into the kitchen file. Pure: each returns a new file; dates come from outside (YYYY-MM-DD). */
@@ -88,10 +89,31 @@ export const served = (file: KitchenFile): KitchenFile => ({
   habits: { ...file.habits, sharpening: 'professional', visitsPerYear: file.habits?.visitsPerYear ?? 2 },
 });
 
-/** An owned knife leaves the drawer. */
+/** Places in the drawer once the knife at one of them has left. */
+const moved = (places: readonly number[], gone: number) =>
+  places.filter((place) => place !== gone).map((place) => (place > gone ? place - 1 : place));
+
+/** Trials without those of a knife that left the drawer. */
+const benchWithout = (bench: readonly BenchTrialFile[] | undefined, gone: number) =>
+  bench
+    ?.filter(({ knives }) => knives.every(({ owned }) => owned !== gone))
+    .map((trial) => ({
+      ...trial,
+      knives: trial.knives.map((knife) =>
+        knife.owned !== undefined && knife.owned > gone ? { ...knife, owned: knife.owned - 1 } : knife,
+      ),
+    }));
+
+/** An owned knife leaves the drawer, and with it the trials it was in. */
 export function givenAway(file: KitchenFile, owned: number): KitchenFile {
   // the places of those behind it move, so an order that speaks of owned knives no longer holds
-  return limited({ ...file, owned: file.owned?.filter((_, i) => i !== owned) }, (limits) => ({
+  const left = {
+    ...file,
+    owned: file.owned?.filter((_, i) => i !== owned),
+    cooks: file.cooks?.map((cook) => (cook.mayUse ? { ...cook, mayUse: moved(cook.mayUse, owned) } : cook)),
+    ...(file.trials ? { trials: { ...file.trials, bench: benchWithout(file.trials.bench, owned) } } : {}),
+  };
+  return limited(left, (limits) => ({
     ...limits,
     order: without(limits.order, ...(limits.order ?? []).filter((key) => /^(sharpen|repair)-/.test(key))),
   }));
@@ -116,3 +138,27 @@ export const swapped = (file: KitchenFile, from: string, to: string): KitchenFil
 /** The steps in this order from now on; an empty order leaves it to the plan. */
 export const inOrder = (file: KitchenFile, keys: readonly string[]): KitchenFile =>
   limited(file, (limits) => ({ ...limits, order: keys.length > 0 ? [...keys] : undefined }));
+
+const tried = (file: KitchenFile, change: (trials: TrialsFile) => TrialsFile): KitchenFile => {
+  const trials = change(file.trials ?? {});
+  return { ...file, trials: Object.values(trials).every((each) => each === undefined) ? undefined : trials };
+};
+
+/** `list` with the entry at `at` put in its place, or added at the end; without it where it is null. */
+function put<T>(list: readonly T[] | undefined, at: number, entry: T | null): T[] | undefined {
+  const next = entry === null ? [] : [entry];
+  const changed = [...(list ?? []).slice(0, at), ...next, ...(list ?? []).slice(at + 1)];
+  return changed.length > 0 ? changed : undefined;
+}
+
+/** A hand test is written down, changed, or (null) taken out. */
+export const handTested = (file: KitchenFile, at: number, test: HandTestFile | null): KitchenFile =>
+  tried(file, (trials) => ({ ...trials, hand: put(trials.hand, at, test) }));
+
+/** A trial on food is written down, changed, or (null) taken out. */
+export const benchTried = (file: KitchenFile, at: number, trial: BenchTrialFile | null): KitchenFile =>
+  tried(file, (trials) => ({ ...trials, bench: put(trials.bench, at, trial) }));
+
+/** Whether measured scores count over computed ones. */
+export const measuredCounting = (file: KitchenFile, counts: boolean): KitchenFile =>
+  tried(file, (trials) => ({ ...trials, measuredCounts: counts ? undefined : false }));

@@ -53,6 +53,46 @@ function checkLimits(
   if (maker) faults.check('limits.maker', maker, known.makers, 'maker');
 }
 
+function checkTrials(
+  { hand = [], bench = [] }: NonNullable<KitchenFile['trials']>,
+  file: KitchenFile,
+  reference: Reference,
+  known: KnownModels,
+  faults: FaultSink,
+) {
+  const [cooks, owned] = [file.cooks?.length ?? 1, file.owned?.length ?? 0];
+  const checkCook = (path: string, cook: number | undefined) => {
+    if (cook !== undefined && cook >= cooks) faults.add(path, () => `${cook} is no cook; use 0 to ${cooks - 1}`);
+  };
+  const checks = new Map(reference.handChecks.map((check) => [check.id, check]));
+  hand.forEach((test, i) => {
+    const path = `trials.hand[${i}]`;
+    checkCook(`${path}.cook`, test.cook);
+    if (test.model) faults.check(`${path}.model`, test.model, known.ids, 'catalogue model');
+    if (test.label) faults.check(`${path}.label.type`, test.label.type, reference.types, 'blade type');
+    for (const [id, answer] of Object.entries(test.answers)) {
+      faults.check(`${path}.answers.${id}`, id, checks, 'check of the hand test');
+      const answers = new Set(checks.get(id)?.answers.map((each) => each.id));
+      if (checks.has(id)) faults.check(`${path}.answers.${id}`, answer, answers, 'answer');
+    }
+  });
+  bench.forEach((trial, i) => {
+    const path = `trials.bench[${i}]`;
+    checkCook(`${path}.cook`, trial.cook);
+    trial.knives.forEach((knife, k) => {
+      if (knife.model) faults.check(`${path}.knives[${k}].model`, knife.model, known.ids, 'catalogue model');
+      if (knife.owned !== undefined && knife.owned >= owned)
+        faults.add(`${path}.knives[${k}].owned`, () => `${knife.owned} is no owned knife`);
+    });
+    trial.tasks.forEach((id, t) => faults.check(`${path}.tasks[${t}]`, id, reference.tasks, 'task'));
+    trial.runs.forEach(({ task, knife }, r) => {
+      faults.check(`${path}.runs[${r}].task`, task, reference.tasks, 'task');
+      if (knife >= trial.knives.length)
+        faults.add(`${path}.runs[${r}].knife`, () => `${knife} is no knife of this trial`);
+    });
+  });
+}
+
 /**
  * Adds to `faults` every id of a kitchen file that names no cuisine, dish, task, tool, type or model; `path` is where the file stands in
  * what is read. The time it takes is in proportion to the length of the file.
@@ -76,5 +116,6 @@ export function checkIds(file: KitchenFile, reference: Reference, known: KnownMo
     if (o.type) at.check(`owned[${i}].type`, o.type, reference.types, 'blade type');
     if (o.model) at.check(`owned[${i}].model`, o.model, known.ids, 'catalogue model');
   });
+  if (file.trials) checkTrials(file.trials, file, reference, known, at);
   if (file.limits) checkLimits(file.limits, reference, known, at);
 }

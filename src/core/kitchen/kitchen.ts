@@ -5,13 +5,21 @@ import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
+import type { BenchTrialFile } from '../formats/trialsFile';
+import { type FeltKnives, feltBy } from './felt';
 import { DEFAULTS } from './defaults';
 import { checkIds, knownModels } from './ids';
 
 type Filled<T> = { [K in keyof T]-?: Exclude<T[K], undefined> };
 export type BoardMotion = 'rock' | 'push' | 'pull' | 'chop';
 export type MotionShares = Record<BoardMotion, number>;
-export type Cook = Omit<Filled<CookFile>, 'motions'> & { motions: MotionShares };
+export type Cook = Omit<Filled<CookFile>, 'motions'> & {
+  motions: MotionShares;
+  /** Models held by this cook, by id. */
+  felt: FeltKnives;
+  /** Trials on food made by this cook; none where they are not to count. */
+  trials: readonly BenchTrialFile[];
+};
 export type Habits = Filled<NonNullable<KitchenFile['habits']>>;
 export type Board = Filled<NonNullable<KitchenFile['board']>>;
 export type Owned = Pick<
@@ -24,6 +32,10 @@ export type Owned = Pick<
   | 'weightG'
   | 'spineMm'
   | 'behindEdgeMm'
+  | 'balanceMm'
+  | 'flex'
+  | 'flatShare'
+  | 'bellyMm'
   | 'boughtOn'
   | 'sharpenedOn'
 > &
@@ -135,9 +147,22 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
     wantsBalance: cook.wantsBalance ?? 'any',
     nervous: cook.nervous ?? false,
     mayUse: cook.mayUse ?? null,
+    felt: {},
+    trials: [],
   };
   if (missing.length > 0) assumed.push(`Cook ${who}: ${missing.join(', ')}.`);
   return filled;
+}
+
+/** A cook with what they found out by hand and on food. */
+function withTrials(cook: Cook, index: number, { trials = {} }: KitchenFile, reference: Reference): Cook {
+  const by = <T extends { cook?: number }>(list: readonly T[] = []) =>
+    list.filter((each) => (each.cook ?? 0) === index);
+  return {
+    ...cook,
+    felt: feltBy(by(trials.hand), cook, reference.handChecks),
+    trials: (trials.measuredCounts ?? true) ? by(trials.bench).filter(({ runs }) => runs.length > 0) : [],
+  };
 }
 
 /** A dish of one's own with its amounts for four portions, as the shipped ones have them; whole things stay whole. */
@@ -289,7 +314,7 @@ export function completeKitchen(
   const assumed: string[] = [];
   // one after another: their sentences are told in this order
   const currency = completeCurrency(file, assumed);
-  const cooks = (file.cooks ?? [{}]).map((cook, i) => completeCook(cook, i, assumed));
+  const cooks = (file.cooks ?? [{}]).map((cook, i) => withTrials(completeCook(cook, i, assumed), i, file, reference));
   const place = completePlace(file, assumed);
   const cooking = completeCooking(file, reference, assumed);
   const money = completeMoney(file, currency, assumed);

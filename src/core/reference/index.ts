@@ -2,6 +2,7 @@ import { z } from '../zod';
 import { type BladeType, bladeTypeSchema, type Steel, steelSchema } from '../blade/schema';
 import { type Cuisine, cuisineSchema, type Dish, dishSchema, type Tool, toolSchema } from '../cutting/dish';
 import { type Task, taskSchema } from '../cutting/task';
+import { type HandCheck, handCheckSchema } from '../trial/handTest';
 import { type KnifeSet, setSchema, type VolumeOffer, volumeSchema } from '../catalogue/offers';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
@@ -16,6 +17,8 @@ export interface Reference {
   sets: Map<string, KnifeSet>;
   /** Makers that take something off from so many knives on. */
   volumes: VolumeOffer[];
+  /** The checks of the hand test, in their order. */
+  handChecks: HandCheck[];
 }
 
 const byId = <T extends { id: string }>(rows: T[]) => new Map(rows.map((row) => [row.id, row]));
@@ -31,5 +34,6 @@ export function readReference(raw: Record<keyof Reference, unknown>): Reference 
     tools: byId(z.array(toolSchema).parse(raw.tools)),
     sets: byId(z.array(setSchema).parse(raw.sets)),
     volumes: z.array(volumeSchema).parse(raw.volumes),
+    handChecks: z.array(handCheckSchema).parse(raw.handChecks),
   };
 }

@@ -14,10 +14,15 @@ export const clearance: Part = {
   about: 'Room between the knuckles and the board.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? cl.sawn.value : 0),
   value: (b, _task, { cook }) => {
+    const held = cook.felt[b.blade.id]?.sets.clearance;
+    if (held !== undefined) return held;
     const short = cl.enough.value - b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
     return cl.floor.value + (1 - cl.floor.value) * fallOff(short, cl.scale.value);
   },
-  why: (b, _task, { cook }) => {
+  why: (b, _task, { cook }, _mode, value) => {
+    const held = cook.felt[b.blade.id];
+    if (held?.sets.clearance !== undefined)
+      return `Held on ${held.on}: ${byValue(value, 'the knuckles clear the board', 'the knuckles just clear', 'the knuckles are low')}.`;
     const room = b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
     return room >= 0
       ? `${mm(room)} under the knuckles (${mm(b.blade.heelHeightMm)} at the heel).`

@@ -1,7 +1,8 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import type { EdgeLife } from '../../edge/keenness';
 import { bladeTraits, type BladeTraits } from '../../fit/traits';
-import type { Owned } from '../../kitchen/kitchen';
+import type { Kitchen, Owned } from '../../kitchen/kitchen';
+import type { Reference } from '../../reference';
 import { atTable } from './atTable';
 import type { Making } from './making';
 import { damageLeft, edgeHere, keennessNow, type Scored, scoredAt, sharpScores } from './scoring';
@@ -19,11 +20,17 @@ export interface OwnedKnife {
 }
 
 /** The blade of an owned knife: its model, or a middling one of its type, with what was measured of it. */
-function ownedBlade(owned: Owned, type: BladeType, model: BladeModel | undefined, hand: 'left' | 'right'): BladeModel {
-  const blade = model ?? typicalBlade(type, owned, hand);
-  const { heelHeightMm, weightG, spineMm, behindEdgeMm } = owned;
-  if (heelHeightMm === undefined && weightG === undefined && spineMm === undefined && behindEdgeMm === undefined)
-    return blade;
+function ownedBlade(
+  owned: Owned,
+  index: number,
+  type: BladeType,
+  model: BladeModel | undefined,
+  hand: 'left' | 'right',
+): BladeModel {
+  const blade = model ?? { ...typicalBlade(type, owned, hand), id: `owned-${index}` };
+  const { heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm } = owned;
+  const own = [heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm];
+  if (own.every((figure) => figure === undefined)) return blade;
   const thinner = spineMm === undefined ? 1 : spineMm / blade.spineHeelMm;
   return {
     ...blade,
@@ -32,7 +39,10 @@ function ownedBlade(owned: Owned, type: BladeType, model: BladeModel | undefined
     spineHeelMm: blade.spineHeelMm * thinner,
     spineMidMm: blade.spineMidMm * thinner,
     spineTipMm: Math.min(blade.spineTipMm, blade.spineHeelMm * thinner),
-    bellyMm: Math.min(blade.bellyMm, heelHeightMm ?? blade.heelHeightMm),
+    balanceMm: balanceMm ?? blade.balanceMm,
+    flex: flex ?? blade.flex,
+    flatShare: flatShare ?? blade.flatShare,
+    bellyMm: Math.min(bellyMm ?? blade.bellyMm, heelHeightMm ?? blade.heelHeightMm),
     behindEdgeMm: behindEdgeMm ?? blade.behindEdgeMm,
   };
 }
@@ -50,17 +60,30 @@ function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }
     : { ...made, usefulness: rows };
 }
 
+/** The blades of the drawer, in its order; null where nothing is known of a type. */
+export function bladesOwned(
+  { owned: drawer, cooks, habits }: Pick<Kitchen, 'owned' | 'cooks' | 'habits'>,
+  reference: Reference,
+  models: readonly BladeModel[],
+): ({ type: BladeType; blade: BladeTraits } | null)[] {
+  const hand = cooks.every((cook) => cook.handed === 'left') ? 'left' : 'right';
+  return drawer.map((owned, index) => {
+    const model = models.find((m) => m.id === owned.model);
+    const type = reference.types.get(owned.type ?? model?.type ?? '');
+    if (!type) return null;
+    return { type, blade: bladeTraits(ownedBlade(owned, index, type, model, hand), reference, habits.roughUse) };
+  });
+}
+
 /** The owned knives as they are. An owned model that left the catalogue is taken for a typical blade of its type. */
 export function ownedKnives(making: Making): OwnedKnife[] {
   const { kitchen, models, reference, service } = making;
-  const hand = kitchen.cooks.every((cook) => cook.handed === 'left') ? 'left' : 'right';
-  const typeOf = ({ type, model }: Owned) => type ?? models.find((m) => m.id === model)?.type ?? '';
-  const tableKnives = kitchen.owned.filter((o) => reference.types.get(typeOf(o))?.role === 'table').length;
+  const blades = bladesOwned(kitchen, reference, models);
+  const tableKnives = blades.filter((each) => each?.type.role === 'table').length;
   return kitchen.owned.flatMap((owned, index) => {
-    const model = models.find((m) => m.id === owned.model);
-    const type = reference.types.get(typeOf(owned));
-    if (!type) return [];
-    const blade = bladeTraits(ownedBlade(owned, type, model, hand), reference, kitchen.habits.roughUse);
+    const known = blades[index];
+    if (!known) return [];
+    const { type, blade } = known;
     const enough = type.role === 'table' && tableKnives >= kitchen.seats;
     const sharp = sharpScores(blade, making);
     const made = (keenness: number, left: number, edge: EdgeLife) =>

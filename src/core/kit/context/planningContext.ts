@@ -3,6 +3,9 @@ import { LOAD, WORTH } from '../../constants';
 import { taskDone, type TaskLoad, taskLoads } from '../../load/load';
 import { type CookContext, cookContexts } from '../../fit/cook';
 import { type PreparedTask, prepareTask } from '../../fit/score';
+import { measuredScores } from '../../fit/measured';
+import { bladeTraits } from '../../fit/traits';
+import type { TriedKnife } from '../../formats/trialsFile';
 import { completeKitchen, type Kitchen } from '../../kitchen/kitchen';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Reference } from '../../reference';
@@ -10,7 +13,7 @@ import { knivesForSale } from '../candidates/sold';
 import { isBuyable } from '../candidates/allowed';
 import { besideOwned, type Counts } from '../candidates/besideOwned';
 import { careSteps } from '../candidates/care';
-import { type OwnedKnife, ownedKnives } from '../candidates/owned';
+import { bladesOwned, type OwnedKnife, ownedKnives } from '../candidates/owned';
 import { toolRows, toolScores, toolSteps } from '../candidates/tools';
 import type { Making, Sold } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
@@ -47,6 +50,32 @@ export interface PlanningContext extends Making, Sold {
   seed?: readonly string[];
   /** The same kitchen with a sharpening service bought along, where nobody sharpens. */
   serviced: PlanningContext | null;
+}
+
+/** The cooks with what they measured on food. */
+export function withTrials(
+  kitchen: Kitchen,
+  cooks: readonly CookContext[],
+  reference: Reference,
+  models: readonly BladeModel[],
+): CookContext[] {
+  if (cooks.every(({ cook }) => cook.trials.length === 0)) return [...cooks];
+  const drawer = bladesOwned(kitchen, reference, models);
+  const bladeOf = ({ model, owned }: TriedKnife) =>
+    owned === undefined ? traitsNamed(model, kitchen, reference, models) : drawer[owned]?.blade;
+  const taskOf = (id: string) => {
+    const task = reference.tasks.get(id);
+    return task && prepareTask(taskDone(task, kitchen));
+  };
+  return cooks.map((cook) => ({
+    ...cook,
+    measured: measuredScores(cook.cook.trials, cook, bladeOf, taskOf),
+  }));
+}
+
+function traitsNamed(id: string | undefined, kitchen: Kitchen, reference: Reference, models: readonly BladeModel[]) {
+  const blade = models.find((model) => model.id === id);
+  return blade && bladeTraits(blade, reference, kitchen.habits.roughUse);
 }
 
 /** Every task of the trade as this kitchen does it, ready for scoring. */
@@ -86,7 +115,7 @@ export function preparePlanning(
   );
   const school = schoolId ?? kitchen.limits.school;
   const loads = taskLoads(kitchen, reference);
-  const cooks = cookContexts(kitchen, loads);
+  const cooks = withTrials(kitchen, cookContexts(kitchen, loads), reference, models);
   const making: Making = { ...scoringOf(kitchen, loads, cooks), kitchen, models, reference, service: null };
   const service = serviceFor(making.care, kitchen.habits);
   const lay = (of: Making, known?: PlanningContext | null) =>

@@ -5,6 +5,7 @@ import { buyingOrder, coverageOf } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, type Chosen, type Effort, THOROUGH } from '../search/choose';
 import { copiesWanted } from './copies';
+import { triedWords } from './tried';
 import { monthOf } from './order';
 import { round, stepContextOf, stepOf } from './step';
 import { savingUp } from './savingUp';
@@ -97,6 +98,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
   const kept = (need: boolean, coverageAfter: number) =>
     upkeep.filter((each) => each.need === need).map((each) => upkeepStep(context, each, coverageAfter));
   const copies = copiesWanted(context, all);
+  const tried = triedWords(context, all);
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -127,6 +129,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     warnings: warningsFor(context, all, unmet),
     assumed: [...context.assumed, ...keptWords(context)],
     ...(copies.length > 0 ? { copies } : {}),
+    ...(tried.length > 0 ? { tried } : {}),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },
   };

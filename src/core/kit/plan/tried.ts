@@ -1,0 +1,31 @@
+import type { PlanningContext } from '../context/planningContext';
+import type { Candidate } from '../candidates/candidate';
+import type { Felt } from '../../kitchen/felt';
+
+/** What a hand test came to, as the end of a sentence. */
+function verdictWords({ verdict, reasons }: Felt): string {
+  if (verdict === 'walk-away') return `left, because ${reasons.join('; ')}: not planned`;
+  return verdict === 'good' ? 'a good sign' : `good only if ${reasons.join(', and ')}`;
+}
+
+/** What holding knives and trying them on food changed in a plan, in sentences; empty where nothing was tried. */
+export function triedWords(context: PlanningContext, steps: readonly Candidate[]): string[] {
+  const bought = new Set(steps.flatMap(({ action, id }) => (action === 'buy' ? [id] : [])));
+  const named = new Map(context.models.map((model) => [model.id, `${model.name}, ${model.maker}`]));
+  const several = context.cooks.length > 1;
+  return context.cooks.flatMap(({ cook, measured }) => {
+    const whose = several ? `${cook.name}: ` : '';
+    const held = Object.entries(cook.felt).flatMap(([id, felt]) =>
+      felt.verdict === 'walk-away' || bought.has(id)
+        ? [`${whose}${named.get(id) ?? id}, held on ${felt.on}: ${verdictWords(felt)}.`]
+        : [],
+    );
+    const cells = Object.values(measured).reduce((sum, tasks) => sum + Object.keys(tasks).length, 0);
+    return cells === 0
+      ? held
+      : [
+          ...held,
+          `${whose}${cells === 1 ? 'One score is' : `${cells} scores are`} measured on food and count${cells === 1 ? 's' : ''} over the computed ${cells === 1 ? 'one' : 'ones'}.`,
+        ];
+  });
+}
