@@ -14,3 +14,5 @@ export const typeNames = names(types);
 export const typeBlurbs = new Map(types.map(({ id, blurb }) => [id, blurb]));
 /** The usual length of each blade type, mm. */
 export const usualLengths = new Map(types.map(({ id, usualLengthMm }) => [id, usualLengthMm]));
+/** What each blade type is for in a kit. */
+export const typeRoles = new Map(types.map(({ id, role }) => [id, role]));

@@ -4,6 +4,8 @@ import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Edges } from './edges';
 import type { Shelf } from './shop';
+import type { FoodToTry } from '../core/kit/trying/foods';
+import type { TriedKnife } from '../core/formats/trialsFile';
 import type { StepBrief } from '../core/formats/briefFile';
 import type { Care } from '../core/formats/care';
 import type { Verdict } from '../core/kit/brief/verdict';
@@ -213,6 +215,13 @@ const kitchenWorker = {
   tasks: async () => (await stock()).knownTasks(),
   /** The drawer, knife by knife. */
   drawer: async (file: KitchenFile) => (await stock()).drawerOf(contextFor(file)),
+  /** Foods on which some knives are best tried against each other, and what the plan would be without what was measured. */
+  async foods(file: KitchenFile, cook: number, knives: TriedKnife[], tried: [string, number][]): Promise<FoodToTry[]> {
+    const { foodsFor } = await import('./trying');
+    return foodsFor(contextFor(file), cook, knives, tried);
+  },
+  /** The catalogue by a cook's wishes. */
+  wished: async (file: KitchenFile) => (await stock()).wishedIn(contextFor(file), file.wishes ?? []),
   /** A task's best blades. */
   async rank(taskId: string) {
     const { rankedAt } = await stock();

@@ -2,9 +2,11 @@ import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/load/load';
 import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse } from '../core/fit/match';
+import { byWishes, type Wished } from '../core/fit/wishes';
 import { bladeNotes } from '../core/fit/notes';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
+import type { KitchenFile } from '../core/formats/kitchenFile';
 import type { LengthBand } from '../core/formats/planFile';
 import { QUICK } from '../core/kit/search/choose';
 import { type Drawer, readDrawer } from '../core/kit/drawer/drawer';
@@ -207,4 +209,25 @@ export function characterIn(context: PlanningContext, blade: BladeTraits): Chara
       weight: loads.get(task.task.id)?.weight ?? 0,
     })),
   };
+}
+
+/** A model against the cook's wishes, with what it alone does well of the kitchen's cutting, 0–1. */
+export interface WishedModel extends Pick<Wished, 'share' | 'each'> {
+  blade: BladeModel;
+  covers: number;
+}
+
+/** Every model by the wishes of a kitchen, the one that goes furthest first. */
+export function wishedIn(of: PlanningContext, wishes: NonNullable<KitchenFile['wishes']>): WishedModel[] {
+  const blades = of.models.map((m) => bladeTraits(m, reference, of.kitchen.habits.roughUse));
+  const weights = of.loads.map(({ weight }) => weight);
+  const edges = blades.map((blade) => edgeHere(blade, of));
+  const { worth } = matchMatrix(blades, of.tasks, of.cooks, weights, edges, usefulness);
+  const covers = new Map(blades.map((blade, i) => [blade, worth[i] ?? 0]));
+  return byWishes(wishes, blades).map(({ blade, share, each }) => ({
+    blade: blade.blade,
+    share,
+    each,
+    covers: covers.get(blade) ?? 0,
+  }));
 }

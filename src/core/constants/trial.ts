@@ -9,7 +9,7 @@ export const TRIAL = {
   rating: {
     best: c(95, 'score', 'what a rating of 5 stands for', 'house judgement'),
     perStep: c(20, 'score a step', 'what a step of a rating stands for', 'house judgement'),
-    noise: c(12, 'score', 'how far one rating of one cook strays from its own mean', 'house judgement'),
+    noise: c(9, 'score', 'how far the mean of three marks strays from run to run', 'house judgement'),
     unsafe: c(40, 'score', 'an unsafe moment is never better than this', 'house judgement'),
   },
   model: {
@@ -19,9 +19,10 @@ export const TRIAL = {
   },
   bench: {
     foods: c(10, 'foods', 'most foods of a trial', 'handbook'),
+    ahead: c(5, 'score', 'a knife so far ahead at a task is the better one', 'house judgement'),
     sure: c(0.9, 'share', 'how sure an interval is', 'house judgement'),
     far: c(60, 'trials', 'a difference that needs more is told as too small to matter', 'house judgement'),
-    alike: c(1.2, 'steps', 'tasks so many steps apart share little of the model’s error', 'house judgement'),
+    alike: c(2, 'steps', 'tasks so many steps apart share little of the model’s error', 'house judgement'),
     leastSpread: c(2, 'score', 'how far knives that differ in nothing may still differ', 'house judgement'),
     perDifference: c(0.35, 'share', 'of what parts say of two knives so much may be wrong', 'house judgement'),
     mostSpread: c(16, 'score', 'and never more than this', 'house judgement'),

@@ -111,6 +111,14 @@ function byOwnText<T>(rows: T[]): T[] {
   return [...rows].sort((a, b) => ((text.get(a) ?? '') < (text.get(b) ?? '') ? -1 : 1));
 }
 
+/** Shares of the motions on the board, summing to 1; all alike where none is said. */
+export function motionShares({ rock = 0, push = 0, pull = 0, chop = 0 }: CookFile['motions'] = {}): MotionShares {
+  const total = rock + push + pull + chop;
+  return total === 0
+    ? { rock: 0.25, push: 0.25, pull: 0.25, chop: 0.25 }
+    : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total };
+}
+
 function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
   const who = cook.name ?? (index === 0 ? 'main' : `cook ${index + 1}`);
   const missing: string[] = [];
@@ -127,9 +135,8 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
     Math.round(handLengthMm * DEFAULTS.palmPerHand),
     `a palm ${Math.round(handLengthMm * DEFAULTS.palmPerHand)} mm broad`,
   );
-  const { rock = 0, push = 0, pull = 0, chop = 0 } = cook.motions ?? {};
-  const total = rock + push + pull + chop;
-  if (total === 0) missing.push('no settled cutting motion');
+  const motions = motionShares(cook.motions);
+  if (Object.values(cook.motions ?? {}).every((share) => !share)) missing.push('no settled cutting motion');
   const filled: Cook = {
     name: who,
     handLengthMm,
@@ -138,10 +145,7 @@ function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
     strength: take(cook.strength, 'average', 'average strength'),
     experience: take(cook.experience, 'home', 'a practised home cook'),
     grip: take(cook.grip, 'unsure', 'grip unsure'),
-    motions:
-      total === 0
-        ? { rock: 0.25, push: 0.25, pull: 0.25, chop: 0.25 }
-        : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total },
+    motions,
     wantsLengthMm: cook.wantsLengthMm ?? null,
     wantsWeight: take(cook.wantsWeight, 'any', 'no taste in weight'),
     wantsBalance: cook.wantsBalance ?? 'any',

@@ -40,3 +40,13 @@ export function runOrder(tasks: readonly string[], knives: number, seed: number)
     return (square.pop() ?? []).map((knife) => ({ task, knife }));
   });
 }
+
+/** A number that stands for a text. */
+const seedOf = (text: string) =>
+  Array.from(text).reduce((seed, letter) => (Math.imul(seed, 31) + letter.charCodeAt(0)) >>> 0, 7);
+
+/** Turns of one round of a trial, the same whenever it is taken up again; `round` counts from nought. */
+export const turnsOf = (
+  { on, tasks, knives }: { on: string; tasks: readonly string[]; knives: readonly unknown[] },
+  round: number,
+): Turn[] => runOrder(tasks, knives.length, seedOf(`${on} ${round} ${tasks.join()}`));

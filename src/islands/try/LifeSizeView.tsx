@@ -1,16 +1,14 @@
-import { Button, NativeSelect, Switch } from '@mantine/core';
+import { Button, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { reference } from '../../../data/reference';
 import { fetchLifeSize } from '../../client/paper';
 import type { StoredKitchen } from '../../client/kitchens';
-import type { BladeModel } from '../../core/blade/schema';
 import { drawGrip } from '../../core/drawing/hand';
 import { drawKnife } from '../../core/drawing/knife';
 import { pathOfShape, upsideDown, type Drawing } from '../../core/drawing/shape';
 import { bladeTraits } from '../../core/fit/traits';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Calibrate } from '../shared/Calibrate';
 import { savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
@@ -20,16 +18,12 @@ import { PaperSize, usualPaper } from '../shared/PaperSize';
 import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
 import { useMakingPdf } from '../shared/useMakingPdf';
-import { usePlanner, type Answer } from '../shared/usePlanner';
+import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
-import { typeName } from '../shared/words';
+import { choicesOf, handOfCook, Pick, type Choice } from './choices';
+import { TryMast } from './TryMast';
 import css from './LifeSizeView.module.css';
 
-interface Choice {
-  ref: string;
-  name: string;
-  blade: BladeModel;
-}
 const MARGIN = 8;
 /** Board drawn under an edge, mm. */
 const BOARD = 14;
@@ -38,28 +32,12 @@ const BOARD = 14;
 export default function LifeSizeView({ stored }: { stored: StoredKitchen }) {
   return (
     <KitchenFrame stored={stored} here="try">
-      {({ kitchen }, worker) => <LifeSize kitchen={kitchen} worker={worker} />}
+      {({ kitchen }, worker) => <LifeSize id={stored.id} kitchen={kitchen} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-/** What may be laid on the screen: the drawer, the plan, then every model. */
-function choicesOf({ plan, owned }: Answer, catalogue: ReadonlyMap<string, BladeModel>) {
-  const named = (blade: BladeModel) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`;
-  const drawer = owned.map((blade, i) => ({ ref: `owned-${i}`, name: named(blade), blade }));
-  const planned = plan.steps.flatMap(({ action, model, order }) => {
-    const blade = action === 'buy' && model ? catalogue.get(model) : undefined;
-    return blade ? [{ ref: `step-${order}`, name: named(blade), blade }] : [];
-  });
-  const models = [...catalogue.values()].map((blade) => ({
-    ref: blade.id,
-    name: `${blade.name}, ${blade.maker}`,
-    blade,
-  }));
-  return { drawer, planned, models };
-}
-
-function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
+function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [scale, setScale] = useState(savedScale);
   const [calibrating, setCalibrating] = useState(false);
@@ -76,12 +54,9 @@ function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<Ki
   const second = all.find(({ ref }) => ref === picked[1]) ?? null;
   return (
     <main id="main" className={css.page}>
-      <header>
-        <h1>At life size</h1>
-        <p className="faded">
-          Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
-        </p>
-      </header>
+      <TryMast id={id} here="size" title="At life size">
+        Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
+      </TryMast>
       {trouble && <p role="alert">{trouble}</p>}
       {!choices && !trouble && <Working>Fetching the knives</Working>}
       {choices && first && (
@@ -119,37 +94,6 @@ function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<Ki
   );
 }
 
-function Pick({
-  label,
-  none,
-  choices,
-  value,
-  onPick,
-}: {
-  label: string;
-  none?: string;
-  choices: ReturnType<typeof choicesOf>;
-  value: string;
-  onPick: (ref: string) => void;
-}) {
-  const items = (of: Choice[]) => of.map(({ ref, name }) => ({ value: ref, label: name }));
-  return (
-    <NativeSelect
-      label={label}
-      value={value}
-      onChange={(e) => onPick(e.currentTarget.value)}
-      data={[
-        ...(none === undefined ? [] : [{ value: '', label: none }]),
-        ...[
-          { group: 'In the plan', items: items(choices.planned) },
-          { group: 'In the drawer', items: items(choices.drawer) },
-          { group: 'All knives', items: items(choices.models) },
-        ].filter((group) => group.items.length > 0),
-      ]}
-    />
-  );
-}
-
 function OnScreen({
   first,
   second,
@@ -164,9 +108,7 @@ function OnScreen({
   const [hand, setHand] = useState(true);
   const { length } = useLengths();
   const cook = kitchen.cooks?.[0];
-  const long = cook?.handLengthMm ?? DEFAULTS.handLengthMm;
-  const palm = cook?.palmBreadthMm ?? Math.round(long * DEFAULTS.palmPerHand);
-  const grip = cook?.grip === 'handle' || cook?.grip === 'fingertip' ? cook.grip : 'pinch';
+  const { handLengthMm: long, palmBreadthMm: palm, grip } = handOfCook(cook);
   const drawing = useMemo(() => drawKnife(first.blade), [first]);
   const over = useMemo(() => (second ? drawKnife(second.blade) : null), [second]);
   const gripping = useMemo(() => drawGrip(grip, first.blade, long, palm), [grip, first, long, palm]);

@@ -1,0 +1,175 @@
+import { Button } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { Plan } from '../../core/formats/planFile';
+import type { BenchTrialFile } from '../../core/formats/trialsFile';
+import type { Comparison } from '../../core/trial/paired';
+import { resultOf } from '../../core/trial/result';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { changesBetween } from '../shared/changes';
+import type { Answer } from '../shared/usePlanner';
+import { day, taskName } from '../shared/words';
+import css from './FoodView.module.css';
+
+/** What a trial came to: winners by food, the knife on trial against each known one, how sure that is, and what it changed in the plan. */
+export function FoodResult({
+  kitchen,
+  trial,
+  names,
+  answer,
+  worker,
+  onAgain,
+  onUndo,
+  onLeave,
+}: {
+  kitchen: KitchenFile;
+  trial: BenchTrialFile;
+  names: readonly string[];
+  answer: Answer;
+  worker: Remote<KitchenWorker>;
+  onAgain: (() => void) | null;
+  onUndo: () => void;
+  onLeave: () => void;
+}) {
+  const result = resultOf(trial.tasks, trial.knives.length, trial.runs);
+  const counts = kitchen.trials?.measuredCounts ?? true;
+  const changes = useChanges(kitchen, trial, answer, worker);
+  return (
+    <section className={css.part} aria-label="Result of the trial">
+      <h1>{names.join(' against ')}</h1>
+      <p className="faded">{day(trial.on)}. Scores of 100, from your marks.</p>
+      <ul className={css.against}>
+        {result.against.map(({ knife, comparison }) => (
+          <Against key={knife} mine={names[0] ?? ''} theirs={names[knife] ?? ''} comparison={comparison} />
+        ))}
+      </ul>
+      {result.unsafe.some((n) => n > 0) && (
+        <p role="alert">
+          Unsafe moments: {result.unsafe.flatMap((n, i) => (n > 0 ? [`${names[i] ?? ''} ${n}`] : [])).join(', ')}. No
+          score makes up for that.
+        </p>
+      )}
+      <div className={css.scroll} tabIndex={0} role="region" aria-label="Scores by food">
+        <table className={css.foods}>
+          <thead>
+            <tr>
+              <th scope="col">Food</th>
+              {names.map((name, i) => (
+                <th key={i} scope="col">
+                  {name}
+                </th>
+              ))}
+              <th scope="col">Better</th>
+            </tr>
+          </thead>
+          <tbody>
+            {result.tasks.map(({ task, scores, winner }) => (
+              <tr key={task}>
+                <th scope="row">{taskName(task)}</th>
+                {scores.map((score, i) => (
+                  <td key={i} className="figure">
+                    {score === null ? '–' : Math.round(score)}
+                  </td>
+                ))}
+                <td>{winner === null ? 'alike' : names[winner]}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p aria-live="polite">
+        {!counts
+          ? 'Measured scores are switched off: the plan goes by the figures.'
+          : changes === null
+            ? 'Working out what it changes in the plan…'
+            : changes.length === 0
+              ? 'These scores now count over the computed ones; the plan stays as it was.'
+              : `These scores now count over the computed ones. In the plan: ${changes.join('. ')}.`}
+      </p>
+      <div className={css.row} data-screen-only>
+        <Button size="md" onClick={onLeave}>
+          Done
+        </Button>
+        {onAgain && (
+          <Button size="md" variant="default" onClick={onAgain}>
+            Another round of the same foods
+          </Button>
+        )}
+        <Button size="md" variant="default" onClick={onUndo}>
+          Undo the last run
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** What a trial changed in the plan: against the plan of the same kitchen without it; null while that is worked out. */
+function useChanges(kitchen: KitchenFile, trial: BenchTrialFile, answer: Answer, worker: Remote<KitchenWorker>) {
+  const [found, setFound] = useState<{ of: Plan; changes: string[] } | null>(null);
+  useEffect(() => {
+    if (!answer.final) return;
+    let stale = false;
+    const bench = kitchen.trials?.bench?.filter((each) => each !== trial);
+    worker.beside({ ...kitchen, trials: { ...kitchen.trials, bench } }).then(
+      (without) => {
+        if (!stale && without) setFound({ of: answer.plan, changes: changesBetween(without.plan, answer.plan) });
+      },
+      () => undefined,
+    );
+    return () => {
+      stale = true;
+    };
+  }, [kitchen, trial, answer, worker]);
+  return found?.of === answer.plan ? found.changes : null;
+}
+
+const points = (value: number) =>
+  `${Math.abs(Math.round(value))} ${Math.abs(Math.round(value)) === 1 ? 'point' : 'points'}`;
+
+/** The knife on trial against a known one: the difference and its interval, drawn about nought. */
+function Against({ mine, theirs, comparison }: { mine: string; theirs: string; comparison: Comparison }) {
+  const { difference, interval, more, pairs } = comparison;
+  const at = (value: number) => 50 + Math.max(-50, Math.min(50, value));
+  const better =
+    difference > 0.5
+      ? `${mine} is better by ${points(difference)}`
+      : difference < -0.5
+        ? `${theirs} is better by ${points(difference)}`
+        : 'they are alike';
+  const sure =
+    more === 0
+      ? 'that is settled, nine times in ten'
+      : more === null
+        ? 'too little to settle by trials'
+        : `not settled: about ${more} more ${more === 1 ? 'food' : 'foods'} would do`;
+  return (
+    <li>
+      <p>
+        <b>{mine}</b> against <b>{theirs}</b>: {better} over {pairs} {pairs === 1 ? 'food' : 'foods'}; {sure}.
+      </p>
+      <svg
+        viewBox="0 0 100 12"
+        className={css.interval}
+        role="img"
+        aria-label={
+          interval
+            ? `Between ${Math.round(interval[0])} and ${Math.round(interval[1])} points`
+            : 'Too few foods for an interval'
+        }
+      >
+        <line x1={0} x2={100} y1={6} y2={6} />
+        <line x1={50} x2={50} y1={1} y2={11} />
+        {interval && (
+          <rect x={at(interval[0])} y={4} width={Math.max(0.6, at(interval[1]) - at(interval[0]))} height={4} />
+        )}
+        <circle cx={at(difference)} cy={6} r={2} />
+      </svg>
+      <p className="faded">
+        {interval
+          ? `Between ${Math.round(interval[0])} and ${Math.round(interval[1])} points in its favour (signed ranks, 90 %).`
+          : 'Five foods or more give an interval.'}
+      </p>
+    </li>
+  );
+}

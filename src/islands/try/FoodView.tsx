@@ -1,0 +1,361 @@
+import { Button, Checkbox, NativeSelect, Switch } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import { MOST } from '../../core/formats/kitchenBounds';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { BenchTrialFile, TriedKnife } from '../../core/formats/trialsFile';
+import { benchTried, measuredCounting } from '../../core/kitchen/changes';
+import type { FoodToTry } from '../../core/kit/trying/foods';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { usePlanner, type Answer } from '../shared/usePlanner';
+import { Working } from '../shared/Working';
+import { day, taskName } from '../shared/words';
+import { choicesOf, cookName, Pick, today, type Choice, type Choices } from './choices';
+import { FoodResult } from './FoodResult';
+import { RunSheet } from './RunSheet';
+import { TryMast } from './TryMast';
+import css from './FoodView.module.css';
+
+const FOODS = 6;
+
+/** Knives tried against each other on this kitchen's own foods. */
+export default function FoodView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="try">
+      {(edits, worker) => <OnFood id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+/** How a knife of a choice is written down. */
+const asTried = ({ ref, blade }: Choice): TriedKnife =>
+  ref.startsWith('owned-') ? { owned: Number(ref.slice(6)) } : { model: blade.id };
+
+/** Name of a knife of a trial. */
+export const nameOfTried = ({ model, owned }: TriedKnife, choices: Choices): string =>
+  owned === undefined
+    ? (choices.models.find(({ ref }) => ref === model)?.name ?? model ?? 'Knife')
+    : (choices.drawer[owned]?.name ?? 'Owned knife');
+
+function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
+  const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
+  const [open, setOpen] = useState<number | null>(null);
+  const trials = kitchen.trials?.bench ?? [];
+  const trial = open === null ? undefined : trials[open];
+  const put = (at: number, next: BenchTrialFile | null) => update((file) => benchTried(file, at, next));
+  return (
+    <main id="main" className={css.page}>
+      {!trial && (
+        <TryMast id={id} here="food" title="On the food">
+          A knife on trial beside one or two you know, on your own foods, in turn and equally sharp. What you find
+          counts over what the figures say.
+        </TryMast>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {choices && answer && open !== null && trial && (
+        <Trial
+          key={open}
+          {...{ kitchen, trial, choices, answer, worker }}
+          names={trial.knives.map((knife) => nameOfTried(knife, choices))}
+          onChange={(next) => put(open, next)}
+          onLeave={() => setOpen(null)}
+        />
+      )}
+      {choices && !trial && (
+        <>
+          {trials.length >= MOST.benchTrials ? (
+            <p>{MOST.benchTrials} trials are written down; take one out to begin another.</p>
+          ) : (
+            <NewTrial
+              {...{ kitchen, choices, worker, trials }}
+              onStart={(next) => {
+                setOpen(trials.length);
+                put(trials.length, next);
+              }}
+            />
+          )}
+          {trials.length > 0 && (
+            <section aria-labelledby="tried" className={css.part}>
+              <h2 id="tried">Tried so far</h2>
+              <Switch
+                label="What was measured counts in scores and plan"
+                checked={kitchen.trials?.measuredCounts ?? true}
+                onChange={(e) => {
+                  const counts = e.currentTarget.checked;
+                  update((file) => measuredCounting(file, counts));
+                }}
+              />
+              <ul className={css.tried}>
+                {trials.map((each, i) => {
+                  const names = each.knives.map((knife) => nameOfTried(knife, choices)).join(' against ');
+                  const left = each.tasks.length * each.knives.length - each.runs.length;
+                  return (
+                    <li key={i}>
+                      <span>
+                        <b>{names}</b>, {day(each.on)}, {each.tasks.length} foods
+                        {left > 0 && `, ${left} runs left`}
+                      </span>
+                      <span className={css.row}>
+                        <Button
+                          size="compact-md"
+                          variant="default"
+                          aria-label={`Open: ${names}`}
+                          onClick={() => setOpen(i)}
+                        >
+                          {left > 0 ? 'Go on' : 'Result'}
+                        </Button>
+                        <Button
+                          size="compact-md"
+                          variant="default"
+                          aria-label={`Take out: ${names}`}
+                          onClick={() => put(i, null)}
+                        >
+                          Take out
+                        </Button>
+                      </span>
+                    </li>
+                  );
+                })}
+              </ul>
+            </section>
+          )}
+        </>
+      )}
+    </main>
+  );
+}
+
+function Trial({
+  kitchen,
+  trial,
+  choices,
+  names,
+  answer,
+  worker,
+  onChange,
+  onLeave,
+}: {
+  kitchen: KitchenFile;
+  worker: Remote<KitchenWorker>;
+  trial: BenchTrialFile;
+  choices: Choices;
+  names: string[];
+  answer: Answer;
+  onChange: (trial: BenchTrialFile) => void;
+  onLeave: () => void;
+}) {
+  const full = trial.tasks.length * trial.knives.length;
+  const [rounds, setRounds] = useState(Math.max(1, Math.ceil(trial.runs.length / full)));
+  const done = trial.runs.length >= rounds * full;
+  return done ? (
+    <FoodResult
+      {...{ kitchen, trial, names, answer, worker }}
+      onAgain={trial.runs.length + full <= MOST.runs ? () => setRounds(rounds + 1) : null}
+      onUndo={() => onChange({ ...trial, runs: trial.runs.slice(0, -1) })}
+      onLeave={onLeave}
+    />
+  ) : (
+    <RunSheet
+      trial={trial}
+      names={names}
+      blades={trial.knives.map(({ model, owned }) =>
+        owned === undefined
+          ? (choices.models.find(({ ref }) => ref === model)?.blade ?? null)
+          : (choices.drawer[owned]?.blade ?? null),
+      )}
+      onChange={onChange}
+      onLeave={onLeave}
+    />
+  );
+}
+
+/** Rounds of each food so far in which the same knives met. */
+function roundsTried(trials: readonly BenchTrialFile[], knives: readonly TriedKnife[]): [string, number][] {
+  const key = (of: readonly TriedKnife[]) =>
+    of
+      .map(({ model, owned }) => model ?? `owned-${owned ?? 0}`)
+      .sort()
+      .join();
+  const rounds = new Map<string, number>();
+  for (const trial of trials.filter((each) => key(each.knives) === key(knives)))
+    for (const { task, knife } of trial.runs) if (knife === 0) rounds.set(task, (rounds.get(task) ?? 0) + 1);
+  return [...rounds];
+}
+
+function NewTrial({
+  kitchen,
+  choices,
+  worker,
+  trials,
+  onStart,
+}: {
+  kitchen: KitchenFile;
+  choices: Choices;
+  worker: Remote<KitchenWorker>;
+  trials: readonly BenchTrialFile[];
+  onStart: (trial: BenchTrialFile) => void;
+}) {
+  const [picked, setPicked] = useState<[string | null, string | null, string | null]>([null, null, null]);
+  const [cook, setCook] = useState(0);
+  const [foods, setFoods] = useState<FoodToTry[] | null>(null);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const all = [...choices.planned, ...choices.drawer, ...choices.models];
+  const find = (ref: string | null) => all.find((each) => each.ref === ref);
+  const candidate = find(picked[0]) ?? all[0];
+  const known = find(picked[1]) ?? choices.drawer[0] ?? choices.models.find(({ ref }) => ref !== candidate?.blade.id);
+  const third = find(picked[2]);
+  const chosen = [candidate, known, third].filter((each) => each !== undefined);
+  const knives = chosen.map(asTried);
+  const text = JSON.stringify(knives);
+  const alike = new Set(knives.map((each) => JSON.stringify(each))).size < knives.length;
+  useEffect(() => {
+    if (alike) return;
+    let stale = false;
+    const asked: TriedKnife[] = JSON.parse(text) as TriedKnife[];
+    worker.foods(kitchen, cook, asked, roundsTried(trials, asked)).then(
+      (found) => {
+        if (stale) return;
+        setFoods(found);
+        setLeft(new Set(found.slice(FOODS).map(({ task }) => task.id)));
+      },
+      () => undefined,
+    );
+    return () => {
+      stale = true;
+    };
+  }, [text, alike, cook, kitchen, trials, worker]);
+  const tasks = (foods ?? []).map(({ task }) => task.id).filter((id) => !left.has(id));
+  return (
+    <section className={css.part} aria-labelledby="which">
+      <h2 id="which">Which knives?</h2>
+      <div className={css.row}>
+        <Pick
+          label="On trial"
+          choices={choices}
+          value={candidate?.ref ?? ''}
+          onPick={(ref) => setPicked([ref, picked[1], picked[2]])}
+        />
+        <Pick
+          label="Beside one you know"
+          choices={choices}
+          value={known?.ref ?? ''}
+          onPick={(ref) => setPicked([picked[0], ref, picked[2]])}
+        />
+        <Pick
+          label="And another"
+          none="none"
+          choices={choices}
+          value={third?.ref ?? ''}
+          onPick={(ref) => setPicked([picked[0], picked[1], ref === '' ? null : ref])}
+        />
+        {(kitchen.cooks?.length ?? 1) > 1 && (
+          <NativeSelect
+            label="Who tries"
+            value={String(cook)}
+            data={(kitchen.cooks ?? []).map((_, i) => ({ value: String(i), label: cookName(kitchen, i) }))}
+            onChange={(e) => setCook(Number(e.currentTarget.value))}
+          />
+        )}
+      </div>
+      {alike ? (
+        <p role="alert">The same knife stands there twice: choose another.</p>
+      ) : (
+        <>
+          <p>
+            <b>Equally sharp</b>, or it proves nothing: have all of them freshly sharpened, or try while all are new.
+            One larger and one smaller known knife say most.
+          </p>
+          {foods === null ? (
+            <Working>Looking for the foods that tell most</Working>
+          ) : foods.length === 0 ? (
+            <p>No food of this kitchen is for all of them: choose knives for the same kind of work.</p>
+          ) : (
+            <Foods foods={foods} left={left} names={chosen.map(({ name }) => name)} onLeft={setLeft} />
+          )}
+          <div className={css.row}>
+            <Button
+              size="md"
+              disabled={tasks.length === 0}
+              onClick={() => onStart({ on: today(), ...(cook > 0 ? { cook } : {}), knives, tasks, runs: [] })}
+            >
+              {`Begin: ${tasks.length} foods, ${tasks.length * knives.length} runs`}
+            </Button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The foods proposed, those that tell most first; any can be left out. */
+function Foods({
+  foods,
+  left,
+  names,
+  onLeft,
+}: {
+  foods: readonly FoodToTry[];
+  left: ReadonlySet<string>;
+  names: readonly string[];
+  onLeft: (left: ReadonlySet<string>) => void;
+}) {
+  const most = foods[0]?.nats ?? 1;
+  return (
+    <div className={css.scroll} tabIndex={0} role="region" aria-label="Foods to try">
+      <table className={css.foods}>
+        <thead>
+          <tr>
+            <th scope="col">Food</th>
+            <th scope="col">Tells</th>
+            {names.map((name, i) => (
+              <th key={i} scope="col">
+                {name} <span className="faded">expected</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {foods.map(({ task, nats, expected }) => (
+            <tr key={task.id}>
+              <td>
+                <Checkbox
+                  label={taskName(task.id)}
+                  checked={!left.has(task.id)}
+                  onChange={(e) => {
+                    const next = new Set(left);
+                    if (e.currentTarget.checked) next.delete(task.id);
+                    else next.add(task.id);
+                    onLeft(next);
+                  }}
+                />
+              </td>
+              <td>
+                <span
+                  className={css.tells}
+                  role="meter"
+                  aria-label="How much it tells"
+                  aria-valuemin={0}
+                  aria-valuemax={100}
+                  aria-valuenow={Math.round((100 * nats) / most)}
+                >
+                  <span style={{ width: `${Math.round((100 * nats) / most)}%` }} />
+                </span>
+              </td>
+              {expected.map((score, i) => (
+                <td key={i} className="figure">
+                  {Math.round(score)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

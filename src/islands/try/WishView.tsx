@@ -1,0 +1,201 @@
+import { Button, NativeSelect } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import { WISHES } from '../../core/formats/kitchenWords';
+import type { WishedModel } from '../../workers/stock';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { useLengths } from '../shared/units';
+import { useCatalogue } from '../shared/useCatalogue';
+import { Working } from '../shared/Working';
+import { money, percent, typeName } from '../shared/words';
+import { TryMast } from './TryMast';
+import css from './WishView.module.css';
+
+export const WISH_WORDS: Record<(typeof WISHES)[number], string> = {
+  light: 'light',
+  heavy: 'heavy',
+  tall: 'tall at the heel',
+  low: 'low at the heel',
+  short: 'short',
+  long: 'long',
+  thin: 'thin behind the edge',
+  sturdy: 'sturdy',
+  pointed: 'finely pointed',
+  'safe-tip': 'a tip that cannot stab',
+  'wet-proof': 'stands water',
+  'rust-free': 'never rusts',
+  'easy-to-sharpen': 'easy to sharpen',
+  'keeps-its-edge': 'keeps its edge',
+  rocks: 'rocks',
+  flat: 'flat on the board',
+  'grips-when-greasy': 'grips when greasy',
+  'no-bolster': 'no bolster at the heel',
+  'smooth-corners': 'smooth spine and heel',
+  cheap: 'cheap',
+};
+const MOST_SHOWN = 24;
+
+/** What a cook would like of a knife, most wanted first, and the knives that go furthest with it. */
+export default function WishView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="try">
+      {(edits, worker) => <Wishes id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+/** The models by these wishes, once the worker has them. */
+function useWished({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
+  const { catalogue, trouble } = useCatalogue(worker);
+  const [found, setFound] = useState<WishedModel[] | null>(null);
+  useEffect(() => {
+    if (!catalogue) return;
+    let stale = false;
+    worker.wished(kitchen).then(
+      (models) => {
+        if (!stale) setFound(models);
+      },
+      () => undefined,
+    );
+    return () => {
+      stale = true;
+    };
+  }, [kitchen, catalogue, worker]);
+  return { found, trouble };
+}
+
+function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { found, trouble } = useWished(edits, worker);
+  const [role, setRole] = useState('');
+  const wishes = kitchen.wishes ?? [];
+  const setWishes = (next: typeof wishes) =>
+    update((file) => ({ ...file, wishes: next.length > 0 ? next : undefined }));
+  const move = (at: number, by: number) => {
+    const next = [...wishes];
+    const [taken] = next.splice(at, 1);
+    if (taken) next.splice(at + by, 0, taken);
+    setWishes(next);
+  };
+  const types = [...new Set((found ?? []).map(({ blade }) => blade.type))].sort((a, b) =>
+    typeName(a).localeCompare(typeName(b)),
+  );
+  const shown = (found ?? []).filter(({ blade }) => role === '' || blade.type === role).slice(0, MOST_SHOWN);
+  return (
+    <main id="main" className={css.page}>
+      <TryMast id={id} here="wishes" title="Wish list">
+        What you would like of a knife, most wanted first. It is kept and looked up again whenever the catalogue grows;
+        it never changes a score or the plan.
+      </TryMast>
+      {trouble && <p role="alert">{trouble}</p>}
+      <section className={css.wishes} aria-labelledby="wanted">
+        <h2 id="wanted">Most wanted first</h2>
+        {wishes.length === 0 && <p className="faded">Nothing yet: choose below.</p>}
+        <ol>
+          {wishes.map((wish, i) => (
+            <li key={wish}>
+              <span>{WISH_WORDS[wish]}</span>
+              <span className={css.row}>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  disabled={i === 0}
+                  aria-label={`More wanted: ${WISH_WORDS[wish]}`}
+                  onClick={() => move(i, -1)}
+                >
+                  ↑
+                </Button>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  disabled={i === wishes.length - 1}
+                  aria-label={`Less wanted: ${WISH_WORDS[wish]}`}
+                  onClick={() => move(i, 1)}
+                >
+                  ↓
+                </Button>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  aria-label={`No longer wanted: ${WISH_WORDS[wish]}`}
+                  onClick={() => setWishes(wishes.filter((each) => each !== wish))}
+                >
+                  ×
+                </Button>
+              </span>
+            </li>
+          ))}
+        </ol>
+        <NativeSelect
+          label="Wish for"
+          value=""
+          data={[
+            { value: '', label: 'choose' },
+            ...WISHES.filter((wish) => !wishes.includes(wish)).map((wish) => ({
+              value: wish,
+              label: WISH_WORDS[wish],
+            })),
+          ]}
+          onChange={(e) => {
+            const wish = WISHES.find((each) => each === e.currentTarget.value);
+            if (wish) setWishes([...wishes, wish]);
+          }}
+        />
+      </section>
+      {!found && !trouble && <Working>Looking through the catalogue</Working>}
+      {wishes.length > 0 && found && (
+        <section className={css.found} aria-labelledby="found">
+          <div className={css.head}>
+            <h2 id="found">Goes furthest with it</h2>
+            <NativeSelect
+              aria-label="Kind of knife"
+              value={role}
+              data={[
+                { value: '', label: 'every kind' },
+                ...types.map((type) => ({ value: type, label: typeName(type) })),
+              ]}
+              onChange={(e) => setRole(e.currentTarget.value)}
+            />
+          </div>
+          <ul>
+            {shown.map((each) => (
+              <Found key={each.blade.id} id={id} {...each} />
+            ))}
+          </ul>
+        </section>
+      )}
+    </main>
+  );
+}
+
+function Found({ id, blade, share, each, covers }: WishedModel & { id: string }) {
+  const { length } = useLengths();
+  const { width, height } = placed(blade, false);
+  return (
+    <li>
+      <svg viewBox={`-2 -2 ${Math.max(width, 420) + 4} ${height + 4}`} aria-hidden="true" className={css.knife}>
+        <KnifeDrawing blade={blade} upright={false} owned={false} line={1.4} />
+      </svg>
+      <div>
+        <a href={`/kitchens/${id}/blades/${blade.id}`}>
+          {blade.name}, {blade.maker}
+        </a>{' '}
+        <span className="figure">
+          {length(blade.lengthMm)}, {money(blade.priceMinor / 100, blade.currency)}
+        </span>
+        <p className="faded">{each.map(({ wish, share: has }) => `${WISH_WORDS[wish]} ${percent(has)}`).join(', ')}</p>
+      </div>
+      <p className={css.share}>
+        <b className="figure">{percent(share)}</b> of the wishes
+        <br />
+        <span className="faded">
+          alone does <span className="figure">{percent(covers)}</span> of your cutting well
+        </span>
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,85 @@
+import { NativeSelect } from '@mantine/core';
+import type { BladeModel } from '../../core/blade/schema';
+import type { CookFile, KitchenFile } from '../../core/formats/kitchenFile';
+import { DEFAULTS } from '../../core/kitchen/defaults';
+import type { Answer } from '../shared/usePlanner';
+import { typeName } from '../shared/words';
+
+/** A knife that can be tried. */
+export interface Choice {
+  ref: string;
+  name: string;
+  blade: BladeModel;
+}
+
+const named = (blade: BladeModel) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`;
+
+/** What may be tried: the drawer, the plan, then every model. */
+export function choicesOf({ plan, owned }: Answer, catalogue: ReadonlyMap<string, BladeModel>) {
+  const drawer = owned.map((blade, i) => ({ ref: `owned-${i}`, name: named(blade), blade }));
+  const planned = plan.steps.flatMap(({ action, model, order }) => {
+    const blade = action === 'buy' && model ? catalogue.get(model) : undefined;
+    return blade ? [{ ref: `step-${order}`, name: named(blade), blade }] : [];
+  });
+  const models = [...catalogue.values()].map((blade) => ({
+    ref: blade.id,
+    name: `${blade.name}, ${blade.maker}`,
+    blade,
+  }));
+  return { drawer, planned, models };
+}
+export type Choices = ReturnType<typeof choicesOf>;
+
+/** One of the knives, by group. */
+export function Pick({
+  label,
+  none,
+  choices,
+  value,
+  onPick,
+}: {
+  label: string;
+  none?: string;
+  choices: Partial<Choices>;
+  value: string;
+  onPick: (ref: string) => void;
+}) {
+  const items = (of: Choice[] = []) => of.map(({ ref, name }) => ({ value: ref, label: name }));
+  return (
+    <NativeSelect
+      label={label}
+      value={value}
+      onChange={(e) => onPick(e.currentTarget.value)}
+      data={[
+        ...(none === undefined ? [] : [{ value: '', label: none }]),
+        ...[
+          { group: 'In the plan', items: items(choices.planned) },
+          { group: 'In the drawer', items: items(choices.drawer) },
+          { group: 'All knives', items: items(choices.models) },
+        ].filter((group) => group.items.length > 0),
+      ]}
+    />
+  );
+}
+
+/** A cook's hand with what is not known of it filled in: mm, and the grip in which the knife is drawn. */
+export function handOfCook(cook: CookFile | undefined) {
+  const long = cook?.handLengthMm ?? DEFAULTS.handLengthMm;
+  return {
+    handLengthMm: long,
+    palmBreadthMm: cook?.palmBreadthMm ?? Math.round(long * DEFAULTS.palmPerHand),
+    handed: cook?.handed ?? ('right' as const),
+    grip: cook?.grip === 'handle' || cook?.grip === 'fingertip' ? cook.grip : ('pinch' as const),
+  };
+}
+export type Hand = ReturnType<typeof handOfCook>;
+
+/** Name of a cook of a kitchen by place. */
+export const cookName = (kitchen: KitchenFile, index: number) =>
+  kitchen.cooks?.[index]?.name ?? (index === 0 ? 'Main cook' : `Cook ${index + 1}`);
+
+/** Today by the clock of this device, YYYY-MM-DD. */
+export function today(): string {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+}
