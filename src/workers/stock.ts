@@ -3,6 +3,7 @@ import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/load/load';
 import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse } from '../core/fit/match';
 import { byWishes, type Wished } from '../core/fit/wishes';
+import { isMeasured } from '../core/fit/measuredScore';
 import { bladeNotes } from '../core/fit/notes';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
@@ -33,6 +34,8 @@ function allBlades(of: PlanningContext): BladeTraits[] {
 /** The match of a whole kitchen, with the names its screen needs. */
 export interface MatchTable extends MatchMatrix {
   rows: { id: string; name: string; group: string; minutesPerWeek: number }[];
+  /** 1 where a cook tried the blade at the task. */
+  measured: Uint8Array;
   columns: { blade: BladeModel; owned: number | null; place: 'drawer' | 'kit' | 'catalogue'; role: string }[];
 }
 
@@ -100,6 +103,9 @@ export function matchOf(context: PlanningContext): MatchTable {
   );
   return {
     ...matrix,
+    measured: Uint8Array.from(
+      blades.flatMap((blade) => tasks.map((task) => (isMeasured(cooks, blade, task.id) ? 1 : 0))),
+    ),
     rows: tasks.map((task) => ({
       id: task.id,
       name: task.name,

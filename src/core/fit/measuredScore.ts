@@ -12,3 +12,10 @@ export type MeasuredScores = Readonly<Record<string, Readonly<Record<string, Mea
 /** A computed score, 0–100, with what was measured mixed in. */
 export const withMeasured = (computed: number, measured: Measured | undefined): number =>
   measured === undefined || computed <= 0 ? computed : computed + measured.weight * (measured.score - computed);
+
+/** Whether any cook tried this blade at this task. */
+export const isMeasured = (
+  cooks: readonly { measured: MeasuredScores }[],
+  blade: { blade: { id: string } } | null,
+  task: string,
+): boolean => blade !== null && cooks.some(({ measured }) => measured[blade.blade.id]?.[task] !== undefined);

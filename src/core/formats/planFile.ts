@@ -49,7 +49,17 @@ const planStepSchema = z.strictObject({
   /** The model that takes its place most often where it does not stay. */
   closeTo: id.optional(),
   because: texts,
-  takesOver: z.array(z.strictObject({ task: id, minutesPerWeek: z.number(), score: z.number() })).max(1000),
+  takesOver: z
+    .array(
+      z.strictObject({
+        task: id,
+        minutesPerWeek: z.number(),
+        score: z.number(),
+        /** The score rests on trials on food. */
+        measured: z.literal(true).optional(),
+      }),
+    )
+    .max(1000),
   runnersUp: z.array(z.strictObject({ model: id, costsCoverage: z.number(), price: money })).max(100),
   /** Index of the owned knife that the step is about. */
   owned: count.optional(),

@@ -43,8 +43,8 @@ function coinsFor(grams: number, coins: readonly Coin[]): { coin: Coin; count: n
         const rest = (grams - i * a.weightG) / b.weightG;
         for (const j of [Math.floor(rest), Math.ceil(rest)]) {
           if (j < 0 || i + j > most || i + j === 0) continue;
-          // a coin more has to bring it nearer by a third of a gram
-          const cost = Math.abs(grams - i * a.weightG - j * b.weightG) + 0.33 * (i + j);
+          // a coin more has to bring it nearer by half a gram
+          const cost = Math.abs(grams - i * a.weightG - j * b.weightG) + 0.5 * (i + j);
           if (cost >= best.cost - 1e-9) continue;
           const picked = [
             { coin: a, count: i },

@@ -16,7 +16,7 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
 /** What stands beside the roll: work still badly served, cautions, the length wanted, and what was taken for granted. */
 export default function BesidesThePlan({ plan }: { plan: Plan }) {
   const { range, told } = useLengths();
-  const { unserved, warnings, assumed, lengthWanted, proof } = plan;
+  const { unserved, tried = [], warnings, assumed, lengthWanted, proof } = plan;
   return (
     <div className={css.grid}>
       <Part title="Still badly served">
@@ -35,6 +35,15 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
           </ul>
         )}
       </Part>
+      {tried.length > 0 && (
+        <Part title="Held and tried">
+          <ul className={css.list}>
+            {tried.map((sentence) => (
+              <li key={sentence}>{told(sentence)}</li>
+            ))}
+          </ul>
+        </Part>
+      )}
       <Part title="Take care">
         {warnings.length === 0 ? (
           <p className="faded">No cautions for this kitchen beyond the usual: keep it keen, cut away from the hand.</p>

@@ -263,6 +263,7 @@ export default function StepStory({
                     <span className="faded figure">{minutes(over.minutesPerWeek)} min</span>
                     <span className={css.score}>
                       <b className="figure">{over.score}</b> {scoreWord(over.score, null)}
+                      {over.measured && ', measured'}
                     </span>
                   </button>
                   {task === over.task &&

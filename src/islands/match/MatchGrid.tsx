@@ -43,11 +43,12 @@ interface CellProps {
   columnAt: number;
   points: number;
   refused: boolean;
+  measured: boolean;
   on: boolean;
   onPress: Press;
 }
 
-const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused, on, onPress }: CellProps) {
+const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused, measured, on, onPress }: CellProps) {
   const word = scoreWord(points, refused ? 'refused' : null);
   return (
     <button
@@ -64,7 +65,7 @@ const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused,
       onClick={() => onPress(row, column, rowAt, columnAt)}
     >
       {/* one run of text, its first line set apart by style: hundreds of these come and go while scrolling */}
-      {`${refused ? '✕' : Math.floor(points)}\n${word}`}
+      {`${refused ? '✕' : Math.floor(points)}\n${measured ? 'measured' : word}`}
     </button>
   );
 });
@@ -136,6 +137,7 @@ const Row = memo(function Row({
             columnAt={from + i}
             points={table.scores[cell] ?? 0}
             refused={table.refused[cell] === 1}
+            measured={table.measured[cell] === 1}
             on={isPicked && picked === column}
             onPress={onPress}
           />

@@ -15,6 +15,7 @@ const table: MatchTable = {
   tasks: 3,
   scores: new Float32Array(12),
   refused: new Uint8Array(12),
+  measured: new Uint8Array(12),
   worth: Float32Array.from([0.2, 0.9, 0.5, 0.7]),
   rows: [
     { id: 'onion-dice', name: 'Dice onions', group: 'Aromatics and herbs', minutesPerWeek: 2 },

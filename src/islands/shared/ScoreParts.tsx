@@ -11,7 +11,9 @@ export function ScoreParts({ explanation }: { explanation: Explanation }) {
   const { told } = useLengths();
   if (veto) return <p className={css.veto}>Do not: {veto}</p>;
   const telling = parts.map((p) => ({ ...p, keeps: Math.pow(p.value, p.weight) })).sort((a, b) => a.keeps - b.keeps);
-  const lowering = telling.filter((p) => p.keeps < FULL);
+  // what was measured is always told, also where it lifts the score
+  const isTold = (p: (typeof telling)[number]) => p.keeps < FULL || p.id === 'measured' || p.id === 'felt';
+  const lowering = telling.filter(isTold);
   const full = telling.length - lowering.length;
   return (
     <div className={css.parts}>
@@ -22,7 +24,7 @@ export function ScoreParts({ explanation }: { explanation: Explanation }) {
             <span className={css.part}>
               <span>{p.name}</span>
               <span className={css.track} aria-hidden="true">
-                <span style={{ width: `${p.keeps * 100}%` }} />
+                <span style={{ width: `${Math.min(1, p.keeps) * 100}%` }} />
               </span>
               <span className="figure">{Math.round(p.keeps * 100)}%</span>
             </span>
@@ -34,7 +36,7 @@ export function ScoreParts({ explanation }: { explanation: Explanation }) {
         <p className="faded">
           Nothing lost on {full === 1 ? 'one other part' : `${full} others`}:{' '}
           {telling
-            .filter((p) => p.keeps >= FULL)
+            .filter((p) => !isTold(p))
             .map((p) => p.name.toLowerCase())
             .join(', ')}
           .

@@ -140,12 +140,6 @@ function Run({
         checked={unsafe}
         onChange={(e) => setUnsafe(e.currentTarget.checked)}
       />
-      <TextInput
-        label="Note, if you like"
-        maxLength={200}
-        value={note}
-        onChange={(e) => setNote(e.currentTarget.value)}
-      />
       <Button
         size="lg"
         disabled={effort === undefined || control === undefined || result === undefined}
@@ -164,6 +158,10 @@ function Run({
       >
         Next
       </Button>
+      <details>
+        <summary>Note, if you like</summary>
+        <TextInput aria-label="Note" maxLength={200} value={note} onChange={(e) => setNote(e.currentTarget.value)} />
+      </details>
     </section>
   );
 }

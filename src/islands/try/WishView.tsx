@@ -3,6 +3,7 @@ import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { WISHES } from '../../core/formats/kitchenWords';
+import { fromMinor } from '../../core/money/currency';
 import type { WishedModel } from '../../workers/stock';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -161,6 +162,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
               onChange={(e) => setRole(e.currentTarget.value)}
             />
           </div>
+          <p className="faded">Beside each wish: the share of all knives that have less of it.</p>
           <ul>
             {shown.map((each) => (
               <Found key={each.blade.id} id={id} {...each} />
@@ -185,7 +187,7 @@ function Found({ id, blade, share, each, covers }: WishedModel & { id: string })
           {blade.name}, {blade.maker}
         </a>{' '}
         <span className="figure">
-          {length(blade.lengthMm)}, {money(blade.priceMinor / 100, blade.currency)}
+          {length(blade.lengthMm)}, {money(fromMinor(blade.priceMinor, blade.currency), blade.currency)}
         </span>
         <p className="faded">{each.map(({ wish, share: has }) => `${WISH_WORDS[wish]} ${percent(has)}`).join(', ')}</p>
       </div>

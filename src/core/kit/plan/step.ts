@@ -1,6 +1,7 @@
 import type { Plan, PlanStep } from '../../formats/planFile';
 import { costPerYearMinor } from './costPerYear';
 import { edgeLife, type EdgeLife } from '../../edge/keenness';
+import { isMeasured } from '../../fit/measuredScore';
 import { fromMinor } from '../../money/currency';
 import { bestScores } from './buyingOrder';
 import { sharpeningMinor } from '../candidates/making';
@@ -161,6 +162,7 @@ export function stepOf(
         task: load.task.id,
         minutesPerWeek: round(load.minutesPerWeek, 1),
         score: Math.round(score),
+        ...(isMeasured(context.cooks, step.blade, load.task.id) ? { measured: true as const } : {}),
       })),
     runnersUp: runnersUp(context, step, all),
     ...(step.owned === null ? {} : { owned: step.owned }),

@@ -1,4 +1,4 @@
-import { TRIAL } from '../../constants';
+import { SCORE_WORDS, TRIAL } from '../../constants';
 import type { CookContext } from '../../fit/cook';
 import { explain, type Explanation } from '../../fit/score';
 import type { BladeTraits } from '../../fit/traits';
@@ -30,7 +30,7 @@ function spreadBetween(a: Explanation, b: Explanation): number {
 
 /**
  * Foods of a kitchen on which to try knives against each other, those that tell most first (handbook 9.2). Left out: what one of the knives
- * must not do, what needs no knife, and what is cut at the table. `tried`: rounds of each task so far.
+ * must not do or is the wrong tool for, what needs no knife, and what is cut at the table. `tried`: rounds of each task so far.
  */
 export function foodsToTry(
   context: PlanningContext,
@@ -46,7 +46,7 @@ export function foodsToTry(
     const prepared = context.tasks[t];
     if (!prepared || weight <= 0 || task.atTable || task.instead || task.withChild) return [];
     const told = knives.map((blade) => explain(blade, prepared, [unmeasured]));
-    if (told.some(({ veto, score }) => veto !== null || score <= 0)) return [];
+    if (told.some(({ veto, score }) => veto !== null || score < SCORE_WORDS.struggles.value)) return [];
     const spread = Math.max(0, ...told.flatMap((a, i) => told.slice(i + 1).map((b) => spreadBetween(a, b))));
     known.set(task.id, { foods: told.map(({ score }) => score), spread });
     return [{ task, weight, spread }];
