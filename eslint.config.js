@@ -27,6 +27,7 @@ const ROOMS = [
     'money',
     'blade',
     'drawing',
+    'measure',
     'cutting',
     'catalogue',
     'trial',

@@ -1,9 +1,10 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { Newest } from './newest';
 import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Edges } from './edges';
 import type { Shelf } from './shop';
+import type { ExamplePhoto } from '../core/measure/examplePhoto';
 import type { FoodToTry } from '../core/kit/trying/foods';
 import type { TriedKnife } from '../core/formats/trialsFile';
 import type { StepBrief } from '../core/formats/briefFile';
@@ -219,6 +220,14 @@ const kitchenWorker = {
   async foods(file: KitchenFile, cook: number, knives: TriedKnife[], tried: [string, number][]): Promise<FoodToTry[]> {
     const { foodsFor } = await import('./trying');
     return foodsFor(contextFor(file), cook, knives, tried);
+  },
+  /** A photo of a knife beside a bank card, made from its geometry. */
+  async example(model: string, which: number): Promise<ExamplePhoto | null> {
+    const blade = models.find(({ id }) => id === model) ?? models[0];
+    if (!blade) return null;
+    const { exampleOf } = await import('./trying');
+    const photo = exampleOf(blade, which);
+    return transfer(photo, [photo.data.buffer]);
   },
   /** The catalogue by a cook's wishes. */
   wished: async (file: KitchenFile) => (await stock()).wishedIn(contextFor(file), file.wishes ?? []),

@@ -1,11 +1,13 @@
 import { reference } from '../../data/reference';
+import type { BladeModel } from '../core/blade/schema';
 import { TRIAL } from '../core/constants';
 import { bladeTraits } from '../core/fit/traits';
 import type { TriedKnife } from '../core/formats/trialsFile';
 import type { PlanningContext } from '../core/kit/context/planningContext';
+import { type Camera, type ExamplePhoto, examplePhoto } from '../core/measure/examplePhoto';
 import { type FoodToTry, foodsToTry } from '../core/kit/trying/foods';
 
-/** What the view of trying on food asks of a kitchen laid out; loaded by the worker when first asked. */
+/** What the views of trying ask of a kitchen laid out; loaded by the worker when first asked. */
 
 /** Foods on which these knives are best tried by a cook of the file, the one that tells most first. */
 export function foodsFor(
@@ -25,3 +27,18 @@ export function foodsFor(
     ? foodsToTry(context, who, blades, new Map(tried), TRIAL.bench.foods.value)
     : [];
 }
+
+/** Ways in which the examples are photographed. */
+const CAMERAS: readonly Omit<Camera, 'width' | 'height'>[] = [
+  { turn: 0.06, tilt: 0.18, grain: 7, seed: 3 },
+  { turn: -0.12, tilt: 0.25, grain: 9, seed: 5 },
+  { turn: 0.02, tilt: 0.1, grain: 5, seed: 8 },
+];
+
+/** An example photo of a knife: turned, tilted and grainy in one of a few ways. */
+export const exampleOf = (blade: BladeModel, which: number): ExamplePhoto =>
+  examplePhoto(blade, {
+    width: 1280,
+    height: 860,
+    ...(CAMERAS[which % CAMERAS.length] ?? { turn: 0, tilt: 0, grain: 5, seed: 1 }),
+  });

@@ -1,4 +1,5 @@
-import type { KitchenFile } from '../formats/kitchenFile';
+import { MOST } from '../formats/kitchenBounds';
+import type { KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
 import type { PlanStep } from '../formats/planFile';
 import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 import { fromMinor, isCurrency, toMinor } from '../money/currency';
@@ -162,3 +163,21 @@ export const benchTried = (file: KitchenFile, at: number, trial: BenchTrialFile 
 /** Whether measured scores count over computed ones. */
 export const measuredCounting = (file: KitchenFile, counts: boolean): KitchenFile =>
   tried(file, (trials) => ({ ...trials, measuredCounts: counts ? undefined : false }));
+
+/** Figures of an owned knife that its cook measured; undefined takes one back to the usual build. */
+export const measuredOwned = (file: KitchenFile, owned: number, figures: Partial<OwnedFile>): KitchenFile => ({
+  ...file,
+  owned: file.owned?.map((knife, i) => (i === owned ? { ...knife, ...figures } : knife)),
+});
+
+/** An edge traced on a day joins the others of its knife, the latest kept; its figures are taken over. */
+export function profileTraced(
+  file: KitchenFile,
+  owned: number,
+  profile: ProfileFile,
+  shape: Pick<OwnedFile, 'bellyMm' | 'flatShare'>,
+): KitchenFile {
+  const { lengthMm, heelHeightMm } = profile;
+  const profiles = [...(file.owned?.[owned]?.profiles ?? []), profile].slice(-MOST.profiles);
+  return measuredOwned(file, owned, { lengthMm, heelHeightMm, ...shape, profiles });
+}

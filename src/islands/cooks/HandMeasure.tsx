@@ -1,3 +1,4 @@
+import { CARD_MM } from '../../core/measure/rectify';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button } from '@mantine/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
@@ -5,7 +6,7 @@ import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure, LengthFigure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
 import { Calibrate } from '../shared/Calibrate';
-import { CARD_MM, handFromCards, placedMark, savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { handFromCards, placedMark, savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
 import css from './HandMeasure.module.css';
 
 interface Props {

@@ -1,6 +1,7 @@
+import { CARD_MM } from '../../core/measure/rectify';
 import { Button, Slider } from '@mantine/core';
 import { useState } from 'react';
-import { CARD_MM, saveScale } from './calibration';
+import { saveScale } from './calibration';
 import css from './Calibrate.module.css';
 
 /** The outline of a bank card made as large as the card: it tells how many pixels this screen has in a millimetre, which is kept on the device. */

@@ -4,12 +4,14 @@ import { useRef, type ReactNode } from 'react';
 interface Props extends Pick<ButtonProps, 'size'> {
   /** Name of the field for those who do not see the button. */
   name: string;
+  /** What may be picked; a JSON file where nothing is said. */
+  accept?: string;
   onPick: (file: File) => void;
   children: ReactNode;
 }
 
-/** A button that asks for a JSON file; the same one may be picked again. */
-export function FilePicker({ name, onPick, size, children }: Props) {
+/** A button that asks for a file; the same one may be picked again. */
+export function FilePicker({ name, accept = '.json,application/json', onPick, size, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -19,7 +21,7 @@ export function FilePicker({ name, onPick, size, children }: Props) {
       <input
         ref={input}
         type="file"
-        accept=".json,application/json"
+        accept={accept}
         className="visually-hidden"
         tabIndex={-1}
         aria-label={name}

@@ -1,5 +1,6 @@
+import { CARD_MM } from '../../core/measure/rectify';
 import { afterEach, expect, test, vi } from 'vitest';
-import { CARD_MM, handFromCards, placedMark, readScale, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';
+import { handFromCards, placedMark, readScale, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';
 
 afterEach(() => vi.unstubAllGlobals());
 

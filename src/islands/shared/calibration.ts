@@ -1,5 +1,5 @@
-/** A bank card by ISO/IEC 7810 ID-1, mm. */
-export const CARD_MM = { width: 85.6, height: 53.98 } as const;
+import { CARD_MM } from '../../core/measure/rectify';
+
 /** What screens usually have, px for a millimetre: 96 dots an inch. */
 export const USUAL_PX_PER_MM = 96 / 25.4;
 const KEY = 'scabbard.px-per-mm';

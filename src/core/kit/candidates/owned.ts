@@ -28,12 +28,13 @@ function ownedBlade(
   hand: 'left' | 'right',
 ): BladeModel {
   const blade = model ?? { ...typicalBlade(type, owned, hand), id: `owned-${index}` };
-  const { heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm } = owned;
-  const own = [heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm];
+  const { lengthMm, heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm } = owned;
+  const own = [lengthMm, heelHeightMm, weightG, spineMm, behindEdgeMm, balanceMm, flex, flatShare, bellyMm];
   if (own.every((figure) => figure === undefined)) return blade;
   const thinner = spineMm === undefined ? 1 : spineMm / blade.spineHeelMm;
   return {
     ...blade,
+    lengthMm: lengthMm ?? blade.lengthMm,
     heelHeightMm: heelHeightMm ?? blade.heelHeightMm,
     weightG: weightG ?? blade.weightG,
     spineHeelMm: blade.spineHeelMm * thinner,
