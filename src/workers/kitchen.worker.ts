@@ -4,6 +4,7 @@ import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Edges } from './edges';
 import type { Shelf } from './shop';
+import type { SeenCut } from './trying';
 import type { ExamplePhoto } from '../core/measure/examplePhoto';
 import type { FoodToTry } from '../core/kit/trying/foods';
 import type { TriedKnife } from '../core/formats/trialsFile';
@@ -222,12 +223,15 @@ const kitchenWorker = {
     return foodsFor(contextFor(file), cook, knives, tried);
   },
   /** A photo of a knife beside a bank card, made from its geometry. */
-  async example(model: string, which: number): Promise<ExamplePhoto | null> {
-    const blade = models.find(({ id }) => id === model) ?? models[0];
-    if (!blade) return null;
-    const { exampleOf } = await import('./trying');
-    const photo = exampleOf(blade, which);
+  async example(blade: BladeModel, which: number): Promise<ExamplePhoto> {
+    const photo = (await import('./trying')).exampleOf(blade, which);
     return transfer(photo, [photo.data.buffer]);
+  },
+  /** A blade seen at one task; null where it must not be used for it. */
+  async cut(target: Target, taskId: string): Promise<SeenCut | null> {
+    const { cutOf } = await import('./trying');
+    const blade = bladeOf(target);
+    return context && blade ? cutOf(context, blade, taskId) : null;
   },
   /** The catalogue by a cook's wishes. */
   wished: async (file: KitchenFile) => (await stock()).wishedIn(contextFor(file), file.wishes ?? []),

@@ -1,7 +1,10 @@
+import { taskDone } from '../core/load/load';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import { TRIAL } from '../core/constants';
-import { bladeTraits } from '../core/fit/traits';
+import { cutScene, type CutScene, sceneWords } from '../core/fit/scene';
+import { scoreFor, prepareTask } from '../core/fit/score';
+import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import type { TriedKnife } from '../core/formats/trialsFile';
 import type { PlanningContext } from '../core/kit/context/planningContext';
 import { type Camera, type ExamplePhoto, examplePhoto } from '../core/measure/examplePhoto';
@@ -42,3 +45,29 @@ export const exampleOf = (blade: BladeModel, which: number): ExamplePhoto =>
     height: 860,
     ...(CAMERAS[which % CAMERAS.length] ?? { turn: 0, tilt: 0, grain: 5, seed: 1 }),
   });
+
+/** A cut with what is needed to draw it. */
+export interface SeenCut {
+  scene: CutScene;
+  words: string[];
+  blade: BladeModel;
+  hand: { grip: 'pinch' | 'handle' | 'fingertip'; handLengthMm: number; palmBreadthMm: number };
+}
+
+/** A blade at one task, for the cook of the kitchen whom it suits best; null where nobody may use it so. */
+export function cutOf(context: PlanningContext, blade: BladeTraits, taskId: string): SeenCut | null {
+  const known = reference.tasks.get(taskId);
+  if (!known) return null;
+  const task = taskDone(known, context.kitchen);
+  const prepared = prepareTask(task);
+  const [cook] = [...context.cooks].sort((a, b) => scoreFor(blade, prepared, b) - scoreFor(blade, prepared, a));
+  const scene = cook && cutScene(blade, task, cook);
+  if (!scene) return null;
+  const { grip, handLengthMm, palmBreadthMm } = cook.cook;
+  return {
+    scene,
+    words: sceneWords(scene),
+    blade: blade.blade,
+    hand: { grip: grip === 'unsure' ? 'pinch' : grip, handLengthMm, palmBreadthMm },
+  };
+}

@@ -28,6 +28,10 @@ export const FIT = {
     unsure: c(-5, 'mm', 'an unsettled hand lies between', 'house judgement'),
     fourFingers: c(3, 'mm', 'four fingers round the handle hang lower than three', 'geometry'),
   },
+  scene: {
+    crack: c(0.6, 'of the height', 'food that splits wholly cracks so far ahead of the edge', 'house judgement'),
+    drift: c(0.35, 'of the height', 'a cut that is all drift ends so far aside', 'house judgement'),
+  },
   tipShape: {
     point: c(1, 'score', 'goes where it is sent', 'trade practice'),
     clipped: c(1, 'score', 'as fine as a point', 'trade practice'),

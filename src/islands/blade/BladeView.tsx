@@ -1,7 +1,10 @@
+import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { fromMinor } from '../../core/money/currency';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Character } from '../../workers/stock';
+import CutPicker from '../cut/CutPicker';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
@@ -49,13 +52,13 @@ function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
       <main id="main" className={css.page}>
         {trouble && <p role="alert">{trouble}</p>}
         {!found && !trouble && <p className="faded">Drawing…</p>}
-        {found && <Sheet found={found} kitchenId={stored.id} />}
+        {found && <Sheet found={found} kitchenId={stored.id} worker={worker} />}
       </main>
     </>
   );
 }
 
-function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
+function Sheet({ found, kitchenId, worker }: { found: Character; kitchenId: string; worker: Remote<KitchenWorker> }) {
   const { length, told } = useLengths();
   const { blade } = found;
   const figures: [string, string][] = [
@@ -91,6 +94,13 @@ function Sheet({ found, kitchenId }: { found: Character; kitchenId: string }) {
         <BoardView blade={blade} />
         <KnuckleView blade={blade} palmBreadthMm={found.palmBreadthMm} roomMm={found.knuckleRoomMm} />
       </div>
+      {found.madeFor.length > 0 && (
+        <CutPicker
+          worker={worker}
+          targets={[{ model: blade.id }]}
+          tasks={found.madeFor.slice(0, MOST).map(({ task }) => task)}
+        />
+      )}
       <div className={css.pair}>
         <section>
           <h2>To know</h2>

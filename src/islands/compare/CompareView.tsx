@@ -8,6 +8,7 @@ import { drawKnife } from '../../core/drawing/knife';
 import { pathOfShape, upsideDown } from '../../core/drawing/shape';
 import { fromMinor } from '../../core/money/currency';
 import type { Character } from '../../workers/stock';
+import CutPicker from '../cut/CutPicker';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
@@ -75,6 +76,8 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
     };
   }, [worker, chosen, models]);
 
+  // two in step: more would be too small to see
+  const targets = useMemo(() => found.slice(0, 2).map(({ blade }) => ({ model: blade.id })), [found]);
   const options = useMemo(
     () =>
       [...models]
@@ -145,6 +148,7 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
               />
             </div>
             <Overlay blades={found.map((f) => f.blade)} reference={reference} />
+            <CutPicker worker={worker} targets={targets} tasks={foodsOf(found)} />
             <Figures found={found} />
             <Work found={found} />
           </>
@@ -153,6 +157,15 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
     </>
   );
 }
+
+/** Tasks of this kitchen that some of the blades may do, those that weigh most first. */
+const foodsOf = (found: readonly Character[]): string[] =>
+  (found[0]?.scores ?? [])
+    .filter(
+      ({ task, weight }) => weight > 0 && found.some((c) => (c.scores.find((s) => s.task === task)?.score ?? 0) > 0),
+    )
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ task }) => task);
 
 function Overlay({ blades, reference }: { blades: BladeModel[]; reference: Reference }) {
   const shift = (b: BladeModel) => (reference === 'tip' ? -b.lengthMm : reference === 'pinch' ? 10 : 0);

@@ -11,6 +11,7 @@ import type { Update } from '../shared/useKitchen';
 import type { Sure } from '../shared/usePlanner';
 import { robustnessWord } from '../../core/kit/robustness/robustnessWord';
 import { lazily } from '../shared/lazily';
+import { SeeTheCut } from '../cut/SeeTheCut';
 import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
@@ -163,9 +164,9 @@ export default function StepStory({
     }
     setTask(id);
     setParts(null);
-    const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
     setParts(await worker.explain(target, id));
   };
+  const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
   const canExplain = step.action !== 'tool';
 
   return (
@@ -267,7 +268,14 @@ export default function StepStory({
                     </span>
                   </button>
                   {task === over.task &&
-                    (parts ? <ScoreParts explanation={parts} /> : <p className="faded">Working it out…</p>)}
+                    (parts ? (
+                      <>
+                        <ScoreParts explanation={parts} />
+                        {parts.veto === null && <SeeTheCut worker={worker} targets={[target]} task={over.task} />}
+                      </>
+                    ) : (
+                      <p className="faded">Working it out…</p>
+                    ))}
                 </li>
               ))}
             </ul>

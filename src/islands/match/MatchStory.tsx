@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Explanation } from '../../core/fit/score';
 import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
 import type { Character, MatchTable, Ranked } from '../../workers/stock';
+import { SeeTheCut } from '../cut/SeeTheCut';
 import { ScoreParts } from '../shared/ScoreParts';
 import { minutes, money, taskName, typeName } from '../shared/words';
 import { fromMinor } from '../../core/money/currency';
@@ -83,6 +84,9 @@ function CellStory({ table, row, column, worker, kitchenId }: Props & { row: num
         {parts?.word}
       </p>
       {parts ? <ScoreParts explanation={parts} /> : <p className="faded">Working it out…</p>}
+      {parts && parts.veto === null && task && (
+        <SeeTheCut worker={worker} targets={[targetOf(table, column)]} task={task.id} />
+      )}
     </>
   );
 }

@@ -19,12 +19,14 @@ export function GuideDrawing({ guide, blade }: { guide: Guide; blade: BladeModel
       viewBox={`${-handle - 14} ${-heel - 34} ${handle + length + 28} ${heel + 68}`}
       aria-hidden="true"
     >
-      <g transform={guide === 'flex' ? `rotate(-7 ${length} 0)` : undefined}>
+      <g
+        transform={guide === 'flex' ? `translate(0 ${blade.bellyMm}) rotate(8 ${length} ${-blade.bellyMm})` : undefined}
+      >
         <Shapes drawing={knife} place={upsideDown} line={1.1} owned />
       </g>
       {guide === 'heel' && (
-        <g className={css.mark}>
-          <path d={`M3 0V${-heel}M-3 0h12M-3 ${-heel}h12`} />
+        <g className={css.onSteel}>
+          <path d={`M8 0V${-heel}M2 0h12M2 ${-heel}h12`} />
         </g>
       )}
       {guide === 'balance' && <path className={css.rest} d={`M${blade.balanceMm} 4l10 20h-20z`} />}

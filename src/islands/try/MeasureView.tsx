@@ -68,7 +68,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
           <PhotoMeasure
             key={`photo-${at}`}
             worker={worker}
-            model={blade.id}
+            blade={blade}
             onUse={(profile, shape) => update((file) => profileTraced(file, at, profile, shape))}
           />
           <Losses profiles={knife.profiles ?? []} />
@@ -177,7 +177,8 @@ function Figures({
               <p className="faded">{how}</p>
               {knife[key] === undefined ? (
                 <p className="faded">
-                  Taken as <span className="figure">{Number(usual(blade).toFixed(2))}</span> {unit}.
+                  Taken as <span className="figure">{Number((Math.round(usual(blade) / step) * step).toFixed(2))}</span>{' '}
+                  {unit}.
                 </p>
               ) : (
                 <Button

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile, ProfileFile } from '../../core/formats/kitchenFile';
 import { type Grey, greyOf, refinedCorners } from '../../core/measure/picture';
 import { profileOf, type Profile } from '../../core/measure/profile';
@@ -47,11 +48,11 @@ interface Photo {
 /** A photo of a knife beside a bank card, measured in the browser: nothing is sent anywhere. */
 export function PhotoMeasure({
   worker,
-  model,
+  blade,
   onUse,
 }: {
   worker: Remote<KitchenWorker>;
-  model: string;
+  blade: BladeModel;
   onUse: (profile: ProfileFile, shape: Pick<OwnedFile, 'bellyMm' | 'flatShare'>) => void;
 }) {
   const [photo, setPhoto] = useState<Photo | null>(null);
@@ -100,8 +101,7 @@ export function PhotoMeasure({
             variant="default"
             onClick={() =>
               void read(async () => {
-                const example = await worker.example(model, which);
-                if (!example) return;
+                const example = await worker.example(blade, which);
                 const { data, width, height, corners, heel, tip, spineAtHeel } = example;
                 // as a hand points: near, not exactly
                 const near = [...corners, heel, tip, spineAtHeel].map(({ x, y }, i) => ({

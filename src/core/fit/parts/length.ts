@@ -9,7 +9,8 @@ import type { BladeTraits } from '../traits';
 
 const { reach: r, span: s, comfort: co, board: bo } = FIT;
 
-function strokes(lengthMm: number, task: Task, sawing: boolean): number {
+/** Strokes needed to draw a blade of some length through a food. */
+export function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const { widthMm } = task;
   const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
   const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;

@@ -32,7 +32,8 @@ function overMotions(figure: (motion: BoardMotion) => number, cook: CookContext,
   return sum / weights;
 }
 
-function leading(cook: CookContext, mode: Mode): BoardMotion {
+/** The motion most of the work is done with. */
+export function leading(cook: CookContext, mode: Mode): BoardMotion {
   if (mode.id === 'slice') return 'pull';
   return ALL.reduce((best, each) => (motionWeight(each, cook, mode) > motionWeight(best, cook, mode) ? each : best));
 }
