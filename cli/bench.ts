@@ -5,6 +5,7 @@ import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
 import { samples } from '../data/samples';
 import { taskLoads } from '../src/core/load/load';
+import { foodsToTry } from '../src/core/kit/trying/foods';
 import { cookContexts } from '../src/core/fit/cook';
 import { prepareTask, score } from '../src/core/fit/score';
 import { bladeTraits } from '../src/core/fit/traits';
@@ -58,6 +59,26 @@ console.log(
   `match matrix, ${MODELS} models × ${TASKS} tasks: ${matrix.toFixed(1)} ms, ${Math.round(cells / (matrix / 1000)).toLocaleString('en')} cells a second`,
 );
 if (!Number.isFinite(sink)) throw new Error('a score was not a number');
+
+// the next food of a trial: three knives, every food of a full kitchen
+const tried = preparePlanning(
+  {
+    format: 'scabbard.kitchen',
+    version: 1,
+    cooking: { cuisines: [...reference.cuisines.keys()].map((id) => ({ id })) },
+  },
+  reference,
+  shippedModels,
+);
+const [tester] = tried.cooks;
+if (tester) {
+  const knives = ['oskavel-gyuto-210', 'ploverdale-chef-200', 'oskavel-petty-120'].flatMap((id) => {
+    const found = shippedModels.find((model) => model.id === id);
+    return found ? [bladeTraits(found, reference)] : [];
+  });
+  const food = median(() => foodsToTry(tried, tester, knives, new Map([['onion-dice', 2]]), 10));
+  console.log(`ten foods to try, of ${tried.loads.length}: ${food.toFixed(1)} ms`);
+}
 
 // the planner, on real kitchens: every size 1–8 proven, beside a general solver on the same instances
 const folder = join(dirname(process.argv[1] ?? ''), '..', 'data', 'kitchens');

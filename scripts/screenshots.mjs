@@ -30,7 +30,7 @@ const PICTURES = [
   { name: 'blade', view: WIDE, sample: 'Saltstair', act: openBlade },
   { name: 'compare', view: WIDE, sample: 'Saltstair', act: openCompare },
   { name: 'score', view: WIDE, path: '/score', act: scrollToParts },
-  { name: 'models', view: WIDE, path: '/catalogue', act: scrollToForm },
+  { name: 'hand', view: NARROW, sample: 'Millrace', act: openHandTest },
   { name: 'try', view: WIDE, sample: 'Millrace', act: openLifeSize },
   { name: 'edge', view: WIDE, sample: 'Millrace', act: openPage('edge', '#years') },
   { name: 'paper', view: WIDE, sample: 'Millrace', act: openPaper },
@@ -107,11 +107,16 @@ async function openBlade(page) {
 async function openCompare(page) {
   const blades = 'ploverdale-chef-200,oskavel-gyuto-210,lanternhill-santoku-165';
   await page.goto(`${page.url()}/compare?blades=${blades}`, { waitUntil: 'networkidle0' });
-  await page.waitForSelector('table');
+  await page.waitForSelector('svg[aria-label$="from the front"]');
+  await page.focus('input[aria-label^="How far the stroke"]');
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowLeft');
+  await page.$eval('#cut-seen', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 20));
 }
 
-async function scrollToForm(page) {
-  await page.$eval('form', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 70));
+async function openHandTest(page) {
+  await openPage('try/hand', 'main section button')(page);
+  await page.click('main section button');
+  await page.waitForSelector('[role="timer"]');
 }
 
 async function scrollToParts(page) {

@@ -1,4 +1,4 @@
-import { edgeHeightMm, edgePower, FLAT_WITHIN_MM } from '../blade/edgeCurve';
+import { FLAT_WITHIN_MM } from '../blade/edgeCurve';
 import type { BladeModel } from '../blade/schema';
 import { TIPS } from '../blade/schema';
 import { spineHeightMm } from '../drawing/knife';
@@ -166,14 +166,5 @@ export function heightLost(before: KeptProfile, after: KeptProfile, places = 12)
     const xMm = (0.95 * length * i) / (places - 1);
     const deep = (of: KeptProfile) => of.heelHeightMm - heightAt(of.edge, xMm);
     return { xMm, lostMm: deep(before) - deep(after) };
-  });
-}
-
-/** The edge of a described blade as points, mm, to be laid over a tracing. */
-export function edgePoints(blade: Pick<BladeModel, 'lengthMm' | 'bellyMm' | 'flatShare'>, n = 30): Spot[] {
-  const power = edgePower(blade);
-  return Array.from({ length: n + 1 }, (_, i) => {
-    const x = (blade.lengthMm * i) / n;
-    return { x, y: edgeHeightMm(blade, x, power) };
   });
 }

@@ -16,7 +16,7 @@ import { useLengths } from '../shared/units';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { choicesOf, Pick } from './choices';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './FeelView.module.css';
 
 /** A knife one knows made to feel like one only seen in the plan. */
@@ -38,7 +38,7 @@ function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worke
   const known = all.find(({ ref }) => ref === picked.known) ?? choices?.drawer[0] ?? all[0];
   const other = all.find(({ ref }) => ref === picked.other) ?? choices?.planned[0] ?? choices?.models[0];
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       <TryMast id={id} here="feel" title="Feel it with coins">
         A knife you know, made to feel as heavy and balanced as one you have only seen: coins taped where they belong.
       </TryMast>
@@ -69,7 +69,7 @@ function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worke
           />
         </>
       )}
-    </main>
+    </TryPage>
   );
 }
 

@@ -16,7 +16,7 @@ import { day, taskName } from '../shared/words';
 import { choicesOf, cookName, Pick, today, type Choice, type Choices } from './choices';
 import { FoodResult } from './FoodResult';
 import { RunSheet } from './RunSheet';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './FoodView.module.css';
 
 const FOODS = 6;
@@ -49,7 +49,7 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const trial = open === null ? undefined : trials[open];
   const put = (at: number, next: BenchTrialFile | null) => update((file) => benchTried(file, at, next));
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       {!trial && (
         <TryMast id={id} here="food" title="On the food">
           A knife on trial beside one or two you know, on your own foods, in turn and equally sharp. What you find
@@ -127,7 +127,7 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           )}
         </>
       )}
-    </main>
+    </TryPage>
   );
 }
 

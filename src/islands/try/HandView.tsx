@@ -22,7 +22,7 @@ import { Working } from '../shared/Working';
 import { day, money, typeName } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
 import { choicesOf, cookName, handOfCook, Pick, today, type Choices } from './choices';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './HandView.module.css';
 
 const VERDICTS = {
@@ -70,7 +70,7 @@ function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
     );
   };
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       {!test && (
         <TryMast id={id} here="hand" title="In the hand">
           Two minutes in a shop or on loan, before paying. Each answer says what it means; the verdict goes into the
@@ -103,7 +103,7 @@ function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           )}
         </>
       )}
-    </main>
+    </TryPage>
   );
 }
 

@@ -21,7 +21,7 @@ import { useMakingPdf } from '../shared/useMakingPdf';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { choicesOf, handOfCook, Pick, type Choice } from './choices';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './LifeSizeView.module.css';
 
 const MARGIN = 8;
@@ -53,7 +53,7 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
   const first = all.find(({ ref }) => ref === picked[0]) ?? all[0];
   const second = all.find(({ ref }) => ref === picked[1]) ?? null;
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       <TryMast id={id} here="size" title="At life size">
         Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
       </TryMast>
@@ -90,7 +90,7 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
           <OnPaper kitchen={kitchen} knives={[...choices.drawer, ...choices.planned]} />
         </>
       )}
-    </main>
+    </TryPage>
   );
 }
 

@@ -17,7 +17,7 @@ import { day } from '../shared/words';
 import { choicesOf } from './choices';
 import { GuideDrawing, type Guide } from './GuideDrawing';
 import { PhotoMeasure } from './PhotoMeasure';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './MeasureView.module.css';
 
 /** An owned knife measured with ruler, scale and callipers, or from a photo beside a bank card. */
@@ -37,7 +37,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   const knife = kitchen.owned?.[at];
   const blade = drawer?.[at]?.blade;
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       <TryMast id={id} here="measure" title="Measure yours">
         Until you measure it, a knife of the drawer is taken for the usual build of its kind. What you measure is used
         instead, everywhere.
@@ -74,7 +74,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
           <Losses profiles={knife.profiles ?? []} />
         </>
       )}
-    </main>
+    </TryPage>
   );
 }
 

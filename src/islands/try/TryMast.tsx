@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import css from './TryMast.module.css';
 
 /** The ways of trying a knife, in the order of the effort they ask. */
@@ -27,3 +28,10 @@ export function TryMast({ id, here, title, children }: { id: string; here: WayId
     </header>
   );
 }
+
+/** The page of a view of trying. */
+export const TryPage = ({ children }: { children: ReactNode }) => (
+  <main id="main" className={css.page}>
+    {children}
+  </main>
+);

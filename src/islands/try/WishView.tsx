@@ -13,7 +13,7 @@ import { useLengths } from '../shared/units';
 import { useCatalogue } from '../shared/useCatalogue';
 import { Working } from '../shared/Working';
 import { money, percent, typeName } from '../shared/words';
-import { TryMast } from './TryMast';
+import { TryMast, TryPage } from './TryMast';
 import css from './WishView.module.css';
 
 export const WISH_WORDS: Record<(typeof WISHES)[number], string> = {
@@ -87,7 +87,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   );
   const shown = (found ?? []).filter(({ blade }) => role === '' || blade.type === role).slice(0, MOST_SHOWN);
   return (
-    <main id="main" className={css.page}>
+    <TryPage>
       <TryMast id={id} here="wishes" title="Wish list">
         What you would like of a knife, most wanted first. It is kept and looked up again whenever the catalogue grows;
         it never changes a score or the plan.
@@ -170,7 +170,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           </ul>
         </section>
       )}
-    </main>
+    </TryPage>
   );
 }
 
