@@ -78,14 +78,18 @@ export interface EdgeLife {
   angleDeg: number;
 }
 
-/** How keen an edge is on the average day, for so many minutes of board work a week (handbook 8.2). */
+/**
+ * How keen an edge is on the average day, for so many minutes of board work a week (handbook 8.2). `learned`: what tests made of its half-life, a
+ * factor.
+ */
 export function edgeLife(
   blade: Blade,
   steel: Pick<Steel, 'wear' | 'leastAngleDeg'>,
   care: EdgeCare,
   minutesPerWeek: number,
+  learned = 1,
 ): EdgeLife {
-  const half = halfLifeMinutes(blade, steel, care);
+  const half = learned * halfLifeMinutes(blade, steel, care);
   const m = Math.max(0, minutesPerWeek);
   const { cycle, horizonWeeks, visits, powered, pullThrough, heavy, stones } = EDGE;
   const heaviness = Math.min(1, Math.max(0, (m - heavy.from.value) / (heavy.to.value - heavy.from.value)));

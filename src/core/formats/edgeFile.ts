@@ -12,7 +12,20 @@ const knifeSchema = z.strictObject({
   minutesPerWeek: z.number().min(0),
   /** 0–1; null for what is not owned yet. */
   keennessNow: z.number().min(0).max(1).nullable(),
+  /** Between what it lies eight times in ten; null for what is not owned yet. */
+  keennessBetween: z.tuple([z.number(), z.number()]).nullable(),
   averageKeenness: z.number().min(0).max(1),
+  /** What tests say of its half-life against the computed one, and the share of lost keenness a honing gives back. */
+  learned: z
+    .strictObject({
+      tests: z.number(),
+      factor: z.number(),
+      factorBetween: z.tuple([z.number(), z.number()]),
+      honingGives: z.number().nullable(),
+    })
+    .nullable(),
+  /** What measurements at the heel say: mm a sharpening, years left by it, and an alarm where too much is ground away. */
+  ruler: z.strictObject({ mmEach: z.number(), yearsLeft: z.number(), alarm: z.string().nullable() }).nullable(),
   hone: z.strictObject({ with: z.string(), everyDays: z.number() }).nullable(),
   sharpen: z
     .strictObject({

@@ -18,6 +18,8 @@ export const BOUNDS = {
   maxKnives: [1, 12],
   rating: [1, 5],
   seconds: [0, 7200],
+  diaryMinutes: [0, 600],
+  grams: [1, 5000],
   money: [0, 1_000_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
 
@@ -33,4 +35,5 @@ export const MOST = {
   foods: 10,
   runs: 240,
   profiles: 12,
+  diary: 5000,
 } as const;

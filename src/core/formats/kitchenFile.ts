@@ -6,6 +6,7 @@ import { faultsOf, FaultyInput, shown } from './faults';
 import { date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
 import { parseJson } from './json';
 import { BOUNDS, MOST } from './kitchenBounds';
+import { diaryEntrySchema } from './diaryFile';
 import { trialsSchema } from './trialsFile';
 import {
   BALANCE_TASTES,
@@ -37,8 +38,8 @@ import {
 
 /** Largest kitchen file accepted, bytes. */
 export const MAX_FILE_BYTES = 2 * 1024 * 1024;
-/** Most values in it: every list at its longest has some 80,000. */
-export const MAX_VALUES = 100_000;
+/** Most values in it: every list at its longest has some 120,000. */
+export const MAX_VALUES = 140_000;
 
 const cookSchema = object({
   name: text(60).optional(),
@@ -194,6 +195,9 @@ export const kitchenFileSchema = object({
   }).optional(),
   owned: list(ownedSchema, MOST.owned).optional(),
   tools: list(id, 60).optional(),
+  diary: list(diaryEntrySchema, MOST.diary).optional(),
+  /** Months in which nothing is cooked here, 1–12. */
+  closedMonths: list(number(1, 12, true), 12).optional(),
   trials: trialsSchema.optional(),
   wishes: list(oneOf(WISHES), WISHES.length).optional(),
   budget: object({

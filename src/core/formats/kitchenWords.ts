@@ -75,3 +75,20 @@ export const WISHES = [
   'smooth-corners',
   'cheap',
 ] as const;
+
+/** What a diary tells of a knife. */
+export const DEEDS = [
+  'honed',
+  'sharpened',
+  'tested',
+  'used',
+  'oiled',
+  'dropped',
+  'chipped',
+  'machine',
+  'measured',
+] as const;
+export const SHARPENERS = ['stones', 'professional', 'pull-through', 'powered'] as const;
+/** What keenness is tried on: a sheet of paper, tomato skin, an onion, a thread over a kitchen scale. */
+export const CUT_TESTS = ['paper', 'tomato', 'onion', 'thread'] as const;
+export const TEST_RESULTS = ['clean', 'catches', 'fails'] as const;

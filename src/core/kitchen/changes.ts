@@ -1,6 +1,7 @@
 import { MOST } from '../formats/kitchenBounds';
 import type { KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
 import type { PlanStep } from '../formats/planFile';
+import type { DiaryEntry } from '../formats/diaryFile';
 import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 import { fromMinor, isCurrency, toMinor } from '../money/currency';
 
@@ -76,14 +77,6 @@ export function putRight(file: KitchenFile, step: PlanStep, day: string): Kitche
   );
 }
 
-/** An owned knife was sharpened on a day, whoever did it. */
-export const sharpenedOn = (file: KitchenFile, owned: number, day: string): KitchenFile => ({
-  ...file,
-  owned: (file.owned ?? []).map((knife, i) =>
-    i === owned ? { ...knife, condition: 'keen', sharpenedOn: day } : knife,
-  ),
-});
-
 /** Edges are sharpened by a professional from now on, twice a year at least. */
 export const served = (file: KitchenFile): KitchenFile => ({
   ...file,
@@ -105,6 +98,12 @@ const benchWithout = (bench: readonly BenchTrialFile[] | undefined, gone: number
       ),
     }));
 
+/** A diary without the entries of a knife that left the drawer. */
+const diaryWithout = (diary: readonly DiaryEntry[], gone: number) =>
+  diary
+    .filter(({ knife }) => knife !== gone)
+    .map((entry) => (entry.knife > gone ? { ...entry, knife: entry.knife - 1 } : entry));
+
 /** An owned knife leaves the drawer, and with it the trials it was in. */
 export function givenAway(file: KitchenFile, owned: number): KitchenFile {
   // the places of those behind it move, so an order that speaks of owned knives no longer holds
@@ -112,6 +111,7 @@ export function givenAway(file: KitchenFile, owned: number): KitchenFile {
     ...file,
     owned: file.owned?.filter((_, i) => i !== owned),
     cooks: file.cooks?.map((cook) => (cook.mayUse ? { ...cook, mayUse: moved(cook.mayUse, owned) } : cook)),
+    ...(file.diary ? { diary: diaryWithout(file.diary, owned) } : {}),
     ...(file.trials ? { trials: { ...file.trials, bench: benchWithout(file.trials.bench, owned) } } : {}),
   };
   return limited(left, (limits) => ({
@@ -180,4 +180,35 @@ export function profileTraced(
   const { lengthMm, heelHeightMm } = profile;
   const profiles = [...(file.owned?.[owned]?.profiles ?? []), profile].slice(-MOST.profiles);
   return measuredOwned(file, owned, { lengthMm, heelHeightMm, ...shape, profiles });
+}
+
+/** What a diary entry makes of the knife it is about. */
+function afterEntry(knife: OwnedFile, { did, on, heelHeightMm }: DiaryEntry): OwnedFile {
+  if (did === 'sharpened') return { ...knife, condition: 'keen', sharpenedOn: on };
+  if (did === 'chipped') return { ...knife, condition: 'chipped' };
+  return did === 'measured' && heelHeightMm !== undefined ? { ...knife, heelHeightMm } : knife;
+}
+
+/** Writes an entry into the diary: the newest last; the oldest goes where it is full. The knife is what the entry makes of it. */
+export const logged = (file: KitchenFile, entry: DiaryEntry): KitchenFile => ({
+  ...file,
+  owned: file.owned?.map((knife, i) => (i === entry.knife ? afterEntry(knife, entry) : knife)),
+  diary: [...(file.diary ?? []), entry].slice(-MOST.diary),
+});
+
+/** Changes an entry of the diary, or (null) takes it out; a knife was last sharpened when the diary then says so. */
+export function diaryChanged(file: KitchenFile, at: number, entry: DiaryEntry | null): KitchenFile {
+  const diary = put(file.diary, at, entry);
+  const before = file.diary?.[at];
+  if (before?.did !== 'sharpened') return { ...file, diary };
+  const last = (diary ?? [])
+    .filter(({ did, knife }) => did === 'sharpened' && knife === before.knife)
+    .reduce<string | undefined>((latest, { on }) => (latest === undefined || on > latest ? on : latest), undefined);
+  return {
+    ...file,
+    diary,
+    owned: file.owned?.map((knife, i) =>
+      i === before.knife && knife.sharpenedOn === before.on ? { ...knife, sharpenedOn: last } : knife,
+    ),
+  };
 }

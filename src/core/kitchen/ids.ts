@@ -116,6 +116,11 @@ export function checkIds(file: KitchenFile, reference: Reference, known: KnownMo
     if (o.type) at.check(`owned[${i}].type`, o.type, reference.types, 'blade type');
     if (o.model) at.check(`owned[${i}].model`, o.model, known.ids, 'catalogue model');
   });
+  file.diary?.forEach(({ knife, task, cook }, i) => {
+    if (knife >= owned.length) at.add(`diary[${i}].knife`, () => `${knife} is no owned knife`);
+    if (cook !== undefined && cook >= (file.cooks?.length ?? 1)) at.add(`diary[${i}].cook`, () => `${cook} is no cook`);
+    if (task) at.check(`diary[${i}].task`, task, reference.tasks, 'task');
+  });
   if (file.trials) checkTrials(file.trials, file, reference, known, at);
   if (file.limits) checkLimits(file.limits, reference, known, at);
 }

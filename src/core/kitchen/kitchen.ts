@@ -5,6 +5,7 @@ import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
+import type { DiaryEntry } from '../formats/diaryFile';
 import type { BenchTrialFile } from '../formats/trialsFile';
 import { type FeltKnives, feltBy } from './felt';
 import { DEFAULTS } from './defaults';
@@ -76,6 +77,8 @@ export interface Kitchen {
   sizes: ReadonlyMap<string, TaskSize>;
   limits: Limits;
   tastes: Tastes;
+  diary: readonly DiaryEntry[];
+  closedMonths: readonly number[];
 }
 
 /** What a kitchen says of a task's food: its height on the board and width of cut, mm, and minutes a unit. */
@@ -343,6 +346,8 @@ export function completeKitchen(
       ...money,
       limits,
       tastes: { ...NO_TASTES, ...file.tastes },
+      diary: file.diary ?? [],
+      closedMonths: file.closedMonths ?? [],
     },
   };
 }

@@ -1,9 +1,9 @@
-import { Button } from '@mantine/core';
+import { Button, Chip } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
-import { sharpenedOn } from '../../core/kitchen/changes';
+import { diaryChanged, logged } from '../../core/kitchen/changes';
 import type { Edges } from '../../workers/edges';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { download, fileName } from '../shared/download';
@@ -13,13 +13,15 @@ import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
+import { today } from '../shared/today';
 import { Working } from '../shared/Working';
 import { day, minutes, money, percent, typeName } from '../shared/words';
+import { Deeds } from './Deeds';
+import { Diary } from './Diary';
 import css from './EdgeView.module.css';
 import { calendarOf, dueDays, type DueDay } from './sharpeningDays';
 
 const MONTHS = 12;
-const today = () => new Date().toISOString().slice(0, 10);
 
 /** The rack: how keen every knife is, what is due when, and what each way of sharpening comes to. */
 export default function EdgeView({ stored }: { stored: StoredKitchen }) {
@@ -82,15 +84,15 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
                         <Gauge knife={knife} />
                       </div>
                       <Care knife={knife} currency={answer.plan.currency} />
-                      {owned !== null && knife.sharpen && (
-                        <Button
-                          variant="default"
-                          size="sm"
-                          aria-label={`Sharpened today: ${name}`}
-                          onClick={() => update((file) => sharpenedOn(file, owned, today()))}
-                        >
-                          Sharpened today
-                        </Button>
+                      {owned !== null && (
+                        <Deeds
+                          name={name}
+                          keenness={knife.keennessNow ?? knife.averageKeenness}
+                          honed={knife.hone !== null}
+                          sharpens={knife.sharpen !== null}
+                          by={knife.sharpen?.with ?? ''}
+                          onDone={(deed) => update((file) => logged(file, { ...deed, on: today(), knife: owned }))}
+                        />
                       )}
                     </li>
                   )
@@ -98,6 +100,15 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
               })}
             </ul>
           </section>
+          <Diary
+            diary={kitchen.diary ?? []}
+            names={edges.knives.filter(({ order }) => order === null).map(({ name }) => name)}
+            onChange={(at, entry) => update((file) => diaryChanged(file, at, entry))}
+          />
+          <ClosedMonths
+            closed={kitchen.closedMonths ?? []}
+            onChange={(closed) => update((file) => ({ ...file, closedMonths: closed.length > 0 ? closed : undefined }))}
+          />
           <Calendar kitchen={kitchen.name ?? 'My kitchen'} id={id} edges={edges} />
           <FiveYears edges={edges} currency={answer.plan.currency} />
         </>
@@ -119,7 +130,7 @@ const percentWide = (share: number) => `${Math.round(100 * share)}%`;
 
 /** Keenness now against what it averages, as a bar and in words. */
 function Gauge({ knife }: { knife: EdgeKnife }) {
-  const { keennessNow: now, averageKeenness } = knife;
+  const { keennessNow: now, averageKeenness, keennessBetween: between } = knife;
   if (now === null)
     return <p className="faded">Not there yet; keen when it comes, {percent(averageKeenness)} on average.</p>;
   const word = now >= 0.85 ? 'keen' : now >= 0.7 ? 'serviceable' : now >= 0.5 ? 'getting dull' : 'dull';
@@ -136,12 +147,25 @@ function Gauge({ knife }: { knife: EdgeKnife }) {
         data-dull={now < 0.6 || undefined}
       >
         <span style={{ width: percentWide(now) }} />
+        {between && <i style={{ left: percentWide(between[0]), width: percentWide(between[1] - between[0]) }} />}
       </span>
       <span>
-        {word} <span className="figure">{percent(now)}</span>, {percent(averageKeenness)} on average
+        {word} <span className="figure">{percent(now)}</span>
+        {between && ` (${percent(between[0])} to ${percent(between[1])})`}, {percent(averageKeenness)} on average
       </span>
+      <small className="faded">{howKnown(knife)}</small>
     </p>
   );
+}
+
+/** How the gauge knows what it shows. */
+function howKnown({ learned, minutesPerWeek }: EdgeKnife): string {
+  if (!learned) return `Reckoned from ${minutes(minutesPerWeek)} min of work a week; test it and it learns.`;
+  const keeps =
+    learned.factor > 1.07 ? 'longer than reckoned' : learned.factor < 0.93 ? 'shorter than reckoned' : 'as reckoned';
+  const honing =
+    learned.honingGives === null ? '' : ` Honing gives back ${percent(learned.honingGives)} of what is lost.`;
+  return `By ${learned.tests === 1 ? 'one test' : `${learned.tests} tests`} it keeps its edge ${keeps} (${learned.factorBetween[0]} to ${learned.factorBetween[1]} times).${honing}`;
 }
 
 const every = (weeks: number) => {
@@ -151,7 +175,7 @@ const every = (weeks: number) => {
 
 function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
   const { length } = useLengths();
-  const { hone, sharpen, minutesPerWeek, yearsLeft, costPerYear } = knife;
+  const { hone, sharpen, minutesPerWeek, yearsLeft, ruler, costPerYear } = knife;
   return (
     <ul className={css.care}>
       <li>
@@ -169,9 +193,32 @@ function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
       </li>
       {sharpen && sharpen.stones.length > 0 && <li>{sharpen.stones.map(typeName).join(', then ').toLowerCase()}</li>}
       <li>
-        About <span className="figure">{Math.round(yearsLeft)}</span> years left, {money(costPerYear, currency)} a year
+        About <span className="figure">{Math.round(yearsLeft)}</span> years left
+        {ruler && ` by the ruler (${ruler.mmEach} mm a sharpening)`}, {money(costPerYear, currency)} a year
       </li>
+      {ruler?.alarm && <li role="alert">{ruler.alarm}</li>}
     </ul>
+  );
+}
+
+/** Months in which nothing is cooked here, as in a holiday house: nothing is due then. */
+function ClosedMonths({ closed, onChange }: { closed: readonly number[]; onChange: (closed: number[]) => void }) {
+  const name = new Intl.DateTimeFormat(undefined, { month: 'short', timeZone: 'UTC' });
+  return (
+    <fieldset className={css.months}>
+      <legend>The kitchen is closed in</legend>
+      <Chip.Group
+        multiple
+        value={closed.map(String)}
+        onChange={(next) => onChange(next.map(Number).sort((a, b) => a - b))}
+      >
+        {Array.from({ length: 12 }, (_, i) => (
+          <Chip key={i} value={String(i + 1)} size="sm">
+            {name.format(new Date(Date.UTC(2026, i, 15)))}
+          </Chip>
+        ))}
+      </Chip.Group>
+    </fieldset>
   );
 }
 

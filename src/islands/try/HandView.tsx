@@ -21,7 +21,8 @@ import { usePlanner, type Answer } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { day, money, typeName } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
-import { choicesOf, cookName, handOfCook, Pick, today, type Choices } from './choices';
+import { today } from '../shared/today';
+import { choicesOf, cookName, handOfCook, Pick, type Choices } from './choices';
 import { TryMast, TryPage } from './TryMast';
 import css from './HandView.module.css';
 

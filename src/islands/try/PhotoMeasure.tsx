@@ -11,7 +11,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { FilePicker } from '../shared/FilePicker';
 import { useLengths } from '../shared/units';
 import { Working } from '../shared/Working';
-import { today } from './choices';
+import { today } from '../shared/today';
 import css from './MeasureView.module.css';
 
 /** Longest side a photo is reduced to, pixels: finer than a hand points. */

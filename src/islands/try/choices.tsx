@@ -77,9 +77,3 @@ export type Hand = ReturnType<typeof handOfCook>;
 /** Name of a cook of a kitchen by place. */
 export const cookName = (kitchen: KitchenFile, index: number) =>
   kitchen.cooks?.[index]?.name ?? (index === 0 ? 'Main cook' : `Cook ${index + 1}`);
-
-/** Today by the clock of this device, YYYY-MM-DD. */
-export function today(): string {
-  const now = new Date();
-  return [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
-}

@@ -61,6 +61,15 @@ function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }
     : { ...made, usefulness: rows };
 }
 
+/** Sharp scores of an owned knife, nothing where it has chipped on that food before. */
+function withoutChipped(sharp: Float64Array, index: number, { kitchen, loads }: Making): Float64Array {
+  const chipped = new Set(
+    kitchen.diary.flatMap(({ knife, did, task }) => (knife === index && did === 'chipped' && task ? [task] : [])),
+  );
+  if (chipped.size === 0) return sharp;
+  return sharp.map((score, column) => (chipped.has(loads[column % loads.length]?.task.id ?? '') ? 0 : score));
+}
+
 /** The blades of the drawer, in its order; null where nothing is known of a type. */
 export function bladesOwned(
   { owned: drawer, cooks, habits }: Pick<Kitchen, 'owned' | 'cooks' | 'habits'>,
@@ -86,7 +95,7 @@ export function ownedKnives(making: Making): OwnedKnife[] {
     if (!known) return [];
     const { type, blade } = known;
     const enough = type.role === 'table' && tableKnives >= kitchen.seats;
-    const sharp = sharpScores(blade, making);
+    const sharp = withoutChipped(sharpScores(blade, making), index, making);
     const made = (keenness: number, left: number, edge: EdgeLife) =>
       forItsUsers(atTable({ ...scoredAt(sharp, keenness, left, making), edge }, enough, making), owned, index, making);
     const edge = edgeHere(blade, making, sharp);

@@ -29,19 +29,36 @@ function duesOf(knife: KeptKnife, from: Day, until: Day): Due[] {
 }
 
 /** What is due of a kitchen's knives from one day until another, in the order of the days. */
-export function edgeEvents(knives: readonly KeptKnife[], care: EdgeCare, from: Day, until: Day): EdgeEvent[] {
+export function edgeEvents(
+  knives: readonly KeptKnife[],
+  care: EdgeCare,
+  from: Day,
+  until: Day,
+  closedMonths: readonly number[] = [],
+): EdgeEvent[] {
   const dues = knives.flatMap((knife) => duesOf(knife, from, until));
   const events = [
     ...(care.sharpening === 'pull-through' ? dues.map((due) => sharpened(due, due.date)) : sessions(dues, care)),
     ...knives.flatMap((knife) => replacements(knife, care, from, until)),
     ...knives.flatMap((knife) => oilings(knife, from, until)),
   ];
-  return events.sort(
+  return outOfMonths(events, closedMonths).sort(
     (a, b) =>
       a.date.localeCompare(b.date) ||
       RANK[a.action] - RANK[b.action] ||
       a.ref.localeCompare(b.ref, 'en', { numeric: true }),
   );
+}
+/** Events moved out of months in which nothing is cooked, to the first day of the next open one; none where it never is. */
+function outOfMonths(events: EdgeEvent[], closed: readonly number[]): EdgeEvent[] {
+  if (closed.length === 0) return events;
+  const months = new Set(closed);
+  if (months.size >= 12) return [];
+  return events.map((event) => {
+    let { date } = event;
+    while (months.has(Number(date.slice(5, 7)))) date = monthsLater(`${date.slice(0, 7)}-01`, 1);
+    return date === event.date ? event : { ...event, date, why: `${event.why} Moved: the kitchen is closed before.` };
+  });
 }
 const RANK: Record<EdgeEvent['action'], number> = { visit: 0, flatten: 1, sharpen: 2, replace: 3, oil: 4 };
 

@@ -1,7 +1,9 @@
 import { EDGE } from '../../constants';
 import { daysBetween, type Day } from '../../calendar/day';
-import { edgeLife, isSharpened, type EdgeCare, type EdgeLife } from '../../edge/keenness';
+import { learnEdge, type EdgeLearned } from '../../edge/learned';
+import { edgeLife, halfLifeMinutes, isSharpened, type EdgeCare, type EdgeLife } from '../../edge/keenness';
 import type { BladeTraits } from '../../fit/traits';
+import type { DiaryEntry } from '../../formats/diaryFile';
 import type { EdgeKnife } from '../../formats/edgeFile';
 import type { Plan } from '../../formats/planFile';
 import { stepKey } from '../../kitchen/changes';
@@ -10,6 +12,8 @@ import { fromMinor } from '../../money/currency';
 import { sharpeningMinor } from '../candidates/making';
 import { keennessNow } from '../candidates/scoring';
 import type { PlanningContext } from '../context/planningContext';
+import { diaryOf, testsOf } from './diary';
+import { rulerLife } from './ruler';
 import { minutesServedBy } from '../plan/assignment';
 import { costPerYearMinor, yearsOfLife } from '../plan/costPerYear';
 import { stepsOf } from '../plan/plan';
@@ -27,8 +31,14 @@ export interface KeptKnife {
   /** The plan has it sharpened or repaired. */
   putRight: boolean;
   priceMinor: number;
+  /** What tests said of the edge; of an untested one what is assumed. */
+  learned: EdgeLearned;
+  /** What the diary says of it, oldest first. */
+  diary: readonly DiaryEntry[];
 }
 
+/** How exactly a condition is felt, keenness. */
+const FELT = 0.06;
 const DAYS_A_WEEK = 7;
 const DAYS_A_YEAR = 365.25;
 /** Steel from which a finer stone is worth its time, and kinds of work it serves. */
@@ -49,11 +59,16 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     const at = steps.findIndex((step) => step.owned === i);
     const minutes = at >= 0 ? (served.steps[at] ?? 0) : (served.owned[i] ?? 0);
     const step = at >= 0 ? stepOf(steps[at]?.id ?? '') : undefined;
+    const diary = diaryOf(context.kitchen.diary, i);
+    const half = halfLifeMinutes(blade.blade, blade.steel, care);
+    const learned = learnEdge(testsOf(diary, file, minutes), half);
     return [
       {
         ref: `owned-${i}`,
         blade,
-        edge: edgeLife(blade.blade, blade.steel, care, minutes),
+        edge: edgeLife(blade.blade, blade.steel, care, minutes, learned.halfLife.middle),
+        learned,
+        diary,
         owned: file,
         month: step?.month ?? 1,
         putRight: step?.action === 'sharpen' || step?.action === 'repair',
@@ -65,7 +80,9 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     const step = stepOf(id);
     if (action !== 'buy' || !blade || !step) return [];
     const edge = edgeLife(blade.blade, blade.steel, care, served.steps[i] ?? 0);
-    return [{ ref: `step-${step.order}`, blade, edge, owned: null, month: step.month, putRight: false, priceMinor }];
+    const learned = learnEdge([], edge.halfLifeMinutes);
+    const ref = `step-${step.order}`;
+    return [{ ref, blade, edge, learned, diary: [], owned: null, month: step.month, putRight: false, priceMinor }];
   });
   return [...owned, ...bought];
 }
@@ -92,6 +109,33 @@ export function keennessOn({ owned, edge, blade }: KeptKnife, day: Day): number 
     : keennessNow(condition, edge.averageKeenness);
 }
 
+/** Between what an owned edge's keenness lies eight times in ten, by what is known of its half-life; null for what is not owned. */
+export function keennessBetween(knife: KeptKnife, day: Day): [number, number] | null {
+  const { learned, edge } = knife;
+  const now = keennessOn(knife, day);
+  if (now === null) return null;
+  const at = (factor: number) =>
+    keennessOn(
+      { ...knife, edge: { ...edge, halfLifeMinutes: (edge.halfLifeMinutes * factor) / learned.halfLife.middle } },
+      day,
+    );
+  // where no sharpening is told, a condition as it was felt is only so exact
+  const felt = knife.owned?.sharpenedOn === undefined ? FELT : 0;
+  const [low, high] = [at(learned.halfLife.low) ?? now, at(learned.halfLife.high) ?? now];
+  return [Math.max(0, Math.min(low, now - felt)), Math.min(1, Math.max(high, now + felt))];
+}
+
+/** What tests say of an edge, as it is told; null where there were none. */
+const learnedWords = ({ learned: { tests, halfLife, honing } }: KeptKnife): EdgeKnife['learned'] =>
+  tests === 0
+    ? null
+    : {
+        tests,
+        factor: round(halfLife.middle, 2),
+        factorBetween: [round(halfLife.low, 2), round(halfLife.high, 2)],
+        honingGives: honing && round(honing.middle, 2),
+      };
+
 /** Weeks of work already done since an edge was last put right, by its keenness. */
 export const weeksDone = (knife: KeptKnife, day: Day): number => {
   const { minutesPerWeek, halfLifeMinutes } = knife.edge;
@@ -99,8 +143,11 @@ export const weeksDone = (knife: KeptKnife, day: Day): number => {
   return now === null || minutesPerWeek <= 0 ? 0 : minutesTo(now, halfLifeMinutes) / minutesPerWeek;
 };
 
-/** Years an owned or planned knife still has, an estimate: its life less what it has had. */
-export function yearsLeft({ blade, edge, owned }: KeptKnife, care: EdgeCare, day: Day): number {
+/** Years an owned or planned knife still has, an estimate: by the ruler where it was measured, else its life less what it has had. */
+export function yearsLeft(knife: KeptKnife, care: EdgeCare, day: Day): number {
+  const { blade, edge, owned } = knife;
+  const measured = rulerLife(knife, care);
+  if (measured && owned?.condition !== 'worn-out') return measured.yearsLeft;
   const life = yearsOfLife(blade.serrated, edge, care.sharpening);
   const had = owned?.boughtOn === undefined ? 0 : Math.max(0, daysBetween(owned.boughtOn, day)) / DAYS_A_YEAR;
   return owned?.condition === 'worn-out' ? 0 : Math.max(0, life - had);
@@ -128,6 +175,7 @@ export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day
   const { kitchen } = context;
   const care = careOfEdges(context);
   const now = keennessOn(knife, day);
+  const between = keennessBetween(knife, day);
   const { type, lengthMm, heelHeightMm } = blade.blade;
   const perYear = costPerYearMinor(
     blade.serrated,
@@ -154,6 +202,9 @@ export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day
             spineHeightMm: round(spineHeightMm(heelHeightMm, edge.angleDeg), 1),
             stones: care.sharpening === 'stones' ? stonesFor(knife) : [],
           },
+    keennessBetween: between && [round(between[0], 3), round(between[1], 3)],
+    learned: learnedWords(knife),
+    ruler: rulerLife(knife, care),
     yearsLeft: round(yearsLeft(knife, care, day), 1),
     costPerYear: fromMinor(Math.round(perYear), kitchen.currency),
   };

@@ -11,9 +11,11 @@ import { fiveYears } from './fiveYears';
 export const FIRST_DAY: Day = '2026-01-01';
 
 /** The newest day a kitchen file names; {@link FIRST_DAY} where it names none. */
-export const newestDay = ({ owned = [] }: KitchenFile): Day =>
-  latestDay(owned.flatMap(({ boughtOn, sharpenedOn }) => [boughtOn, sharpenedOn].flatMap((day) => day ?? []))) ??
-  FIRST_DAY;
+export const newestDay = ({ owned = [], diary = [] }: KitchenFile): Day =>
+  latestDay([
+    ...owned.flatMap(({ boughtOn, sharpenedOn }) => [boughtOn, sharpenedOn].flatMap((day) => day ?? [])),
+    ...diary.map(({ on }) => on),
+  ]) ?? FIRST_DAY;
 
 /**
  * The edges of a kitchen once its plan is carried out: how each fares, what is due within so many months from a day on, what each way of sharpening
@@ -27,7 +29,7 @@ export function edgeReport(context: PlanningContext, plan: Plan, from: Day, mont
     format: 'scabbard.edge',
     version: 1,
     knives: knives.map((knife) => edgeKnifeOf(context, knife, from)),
-    events: edgeEvents(knives, care, from, until),
+    events: edgeEvents(knives, care, from, until, context.kitchen.closedMonths),
     fiveYears: fiveYears(context, knives, care),
   };
 }

@@ -1,0 +1,196 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { DiaryEntry } from '../../core/formats/diaryFile';
+import { BOUNDS } from '../../core/formats/kitchenBounds';
+import { SHARPENERS, type DEEDS } from '../../core/formats/kitchenWords';
+import { Figure } from '../shared/Field';
+import { day, taskName } from '../shared/words';
+import css from './EdgeView.module.css';
+import { RESULT_WORDS, TEST_WORDS } from './TestEdge';
+
+export const DEED_WORDS: Record<(typeof DEEDS)[number], string> = {
+  honed: 'honed',
+  sharpened: 'sharpened',
+  tested: 'tested',
+  used: 'used',
+  oiled: 'oiled',
+  dropped: 'dropped',
+  chipped: 'chipped',
+  machine: 'washed in the machine',
+  measured: 'measured at the heel',
+};
+const SHARPENER_WORDS: Record<(typeof SHARPENERS)[number], string> = {
+  stones: 'on own stones',
+  professional: 'by a professional',
+  'pull-through': 'in a pull-through sharpener',
+  powered: 'on a machine',
+};
+const STEP = 30;
+
+/** An entry in words. */
+function told(entry: DiaryEntry): string {
+  const { did, by, angleDeg, minutes, task, test, result, grams, heelHeightMm, note } = entry;
+  return [
+    DEED_WORDS[did],
+    by && SHARPENER_WORDS[by],
+    angleDeg !== undefined && `to ${angleDeg}°`,
+    minutes !== undefined && `${minutes} min`,
+    task && `${did === 'chipped' ? 'on' : 'at'}: ${taskName(task).toLowerCase()}`,
+    test &&
+      `${TEST_WORDS[test].toLowerCase()}: ${grams === undefined ? (result ? RESULT_WORDS[result].toLowerCase() : '') : `${grams} g`}`,
+    heelHeightMm !== undefined && `${heelHeightMm} mm`,
+    note && `“${note}”`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** What was done to which knife, newest first: found by any word, corrected, taken out. */
+export function Diary({
+  diary,
+  names,
+  onChange,
+}: {
+  diary: readonly DiaryEntry[];
+  /** Names of the owned knives, in their order. */
+  names: readonly string[];
+  onChange: (at: number, entry: DiaryEntry | null) => void;
+}) {
+  const [words, setWords] = useState('');
+  const [shown, setShown] = useState(STEP);
+  const [open, setOpen] = useState<number | null>(null);
+  const sought = words.trim().toLowerCase();
+  const found = diary
+    .map((entry, at) => ({ entry, at, name: names[entry.knife] ?? 'Knife' }))
+    .filter(
+      ({ entry, name }) =>
+        sought === '' || `${name} ${told(entry)} ${day(entry.on)} ${entry.on}`.toLowerCase().includes(sought),
+    )
+    .sort((a, b) => (a.entry.on < b.entry.on ? 1 : a.entry.on > b.entry.on ? -1 : b.at - a.at));
+  return (
+    <section aria-labelledby="diary">
+      <h2 id="diary">Diary</h2>
+      {diary.length === 0 ? (
+        <p className="faded">
+          Nothing written down yet: every tap on the rack goes here, and edges are reckoned by it.
+        </p>
+      ) : (
+        <>
+          <TextInput
+            label="Find"
+            placeholder="a knife, a deed, a month"
+            value={words}
+            onChange={(e) => setWords(e.currentTarget.value)}
+          />
+          <p className="faded" role="status">
+            {found.length} of {diary.length} entries
+          </p>
+          <ol className={css.entries}>
+            {found.slice(0, shown).map(({ entry, at, name }) => (
+              <li key={at}>
+                <div className={css.entry}>
+                  <span>
+                    <time dateTime={entry.on} className="figure">
+                      {day(entry.on)}
+                    </time>{' '}
+                    <b>{name}</b> {told(entry)}
+                  </span>
+                  <Button
+                    size="compact-md"
+                    variant="default"
+                    aria-expanded={open === at}
+                    aria-label={`Change: ${name}, ${told(entry)}, ${day(entry.on)}`}
+                    onClick={() => setOpen(open === at ? null : at)}
+                  >
+                    {open === at ? 'Done' : 'Change'}
+                  </Button>
+                </div>
+                {open === at && (
+                  <EntryForm
+                    entry={entry}
+                    onChange={(next) => onChange(at, next)}
+                    onRemove={() => {
+                      setOpen(null);
+                      onChange(at, null);
+                    }}
+                  />
+                )}
+              </li>
+            ))}
+          </ol>
+          {found.length > shown && (
+            <Button variant="default" onClick={() => setShown(shown + 5 * STEP)}>
+              Show older ones
+            </Button>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function EntryForm({
+  entry,
+  onChange,
+  onRemove,
+}: {
+  entry: DiaryEntry;
+  onChange: (entry: DiaryEntry) => void;
+  onRemove: () => void;
+}) {
+  const { did } = entry;
+  return (
+    <div className={css.entryForm}>
+      <TextInput
+        type="date"
+        label="On"
+        value={entry.on}
+        onChange={(e) => {
+          if (/^\d{4}-\d{2}-\d{2}$/.test(e.currentTarget.value)) onChange({ ...entry, on: e.currentTarget.value });
+        }}
+      />
+      {did === 'sharpened' && (
+        <>
+          <NativeSelect
+            label="By"
+            value={entry.by ?? ''}
+            data={[
+              { value: '', label: 'not said' },
+              ...SHARPENERS.map((by) => ({ value: by, label: SHARPENER_WORDS[by] })),
+            ]}
+            onChange={(e) => onChange({ ...entry, by: SHARPENERS.find((by) => by === e.currentTarget.value) })}
+          />
+          <Figure
+            label="Degrees a side"
+            value={entry.angleDeg ?? null}
+            bounds={[5, 50]}
+            step={0.5}
+            unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, angleDeg: undefined }) }}
+            onChange={(angleDeg) => onChange({ ...entry, angleDeg })}
+          />
+        </>
+      )}
+      {(did === 'sharpened' || did === 'used') && (
+        <Figure
+          label="Minutes"
+          value={entry.minutes ?? null}
+          bounds={BOUNDS.diaryMinutes}
+          unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, minutes: undefined }) }}
+          onChange={(minutes) => onChange({ ...entry, minutes })}
+        />
+      )}
+      <TextInput
+        label="Note"
+        maxLength={200}
+        value={entry.note ?? ''}
+        onChange={(e) => {
+          const note = e.currentTarget.value;
+          onChange({ ...entry, note: note.trim() ? note : undefined });
+        }}
+      />
+      <Button variant="default" onClick={onRemove}>
+        Take it out
+      </Button>
+    </div>
+  );
+}
