@@ -1,9 +1,13 @@
-// npm run -s schemas: writes the JSON Schemas of the file formats into docs/schemas, as they are also served under /schemas.
+// npm run -s schemas: writes what is generated: the JSON Schemas of the file formats into docs/schemas, as they are also served under /schemas, and
+// the names of the reference into data/names.json.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { allNames } from '../data/allNames';
 import { jsonSchemaOf, SCHEMA_NAMES } from '../src/core/formats/jsonSchemas';
 
-const folder = join(dirname(process.argv[1] ?? ''), '..', 'docs', 'schemas');
+const root = join(dirname(process.argv[1] ?? ''), '..');
+const folder = join(root, 'docs', 'schemas');
 mkdirSync(folder, { recursive: true });
 for (const name of SCHEMA_NAMES)
   writeFileSync(join(folder, `${name}.json`), `${JSON.stringify(jsonSchemaOf(name), null, 2)}\n`);
+writeFileSync(join(root, 'data', 'names.json'), `${JSON.stringify(allNames(), null, 2)}\n`);

@@ -1,18 +1,18 @@
-import cuisines from './cuisines.json';
-import tasks from './tasks.json';
-import tools from './tools.json';
-import types from './types.json';
+import names from './names.json';
 
-const names = (rows: readonly { id: string; name: string }[]) => new Map(rows.map(({ id, name }) => [id, name]));
+const byId = (rows: Record<string, string>) => new Map(Object.entries(rows));
 
-/** Plain names by id, for screens that need no more than that. */
-export const cuisineNames = names(cuisines);
-export const taskNames = names(tasks);
-export const toolNames = names(tools);
-export const typeNames = names(types);
+/**
+ * Plain names by id, for screens that need no more than that: `names.json` is written from the reference by `npm run -s schemas`, so that no screen
+ * loads the whole of it.
+ */
+export const cuisineNames = byId(names.cuisines);
+export const taskNames = byId(names.tasks);
+export const toolNames = byId(names.tools);
+export const typeNames = byId(names.types);
 /** What each blade type is, in a line. */
-export const typeBlurbs = new Map(types.map(({ id, blurb }) => [id, blurb]));
+export const typeBlurbs = byId(names.blurbs);
 /** The usual length of each blade type, mm. */
-export const usualLengths = new Map(types.map(({ id, usualLengthMm }) => [id, usualLengthMm]));
+export const usualLengths = new Map(Object.entries(names.usualLengths));
 /** What each blade type is for in a kit. */
-export const typeRoles = new Map(types.map(({ id, role }) => [id, role]));
+export const typeRoles = byId(names.roles);

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, testBrowser, textOf, visitor } from './support';
+import { address, fileOf, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -22,5 +22,78 @@ test('the rack tells how keen each knife is and what is due; sharpened today mak
   const [owned] = (await fileOf(page, url)).owned ?? [];
   expect(owned?.sharpenedOn).toMatch(/^\d{4}-\d\d-\d\d$/);
   expect(await page.$$eval('table tbody tr', (rows) => rows.length)).toBe(4);
+  expect(errors).toEqual([]);
+});
+
+test('by one thumb: honed in a tap, tested on the scale, found and corrected in the diary, undone', async () => {
+  const { page, errors } = await visitor(browser, 390, 844);
+  await page.goto(address);
+  await pressAndGo(page, 'Millrace');
+  const url = page.url();
+  await page.goto(`${url}/edge`);
+  const saved = () =>
+    page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  const said = (words: string) =>
+    page.waitForFunction(
+      (sought) => document.querySelector('main')?.textContent?.includes(sought),
+      { timeout: 30_000 },
+      words,
+    );
+  await tap(page, 'button[aria-label^="Sharpened today"]');
+  await tap(page, 'button[aria-label^="Honed"]');
+  await said('2 of 2 entries');
+  await tap(page, 'button[aria-label^="Test it"]');
+  await tap(page, 'xpath///button[contains(., "A thread over")]');
+  await tap(page, 'xpath///button[contains(., "Read the simulated scale")]');
+  await tap(page, 'xpath///button[starts-with(normalize-space(.), "Take ") and contains(., " g") and not(@disabled)]');
+  await said('By one test it keeps its edge');
+  await saved();
+  expect((await fileOf(page, url)).diary?.map(({ did }) => did)).toEqual(['sharpened', 'honed', 'tested']);
+  await page.type('input[placeholder="a knife, a deed, a month"]', 'honed');
+  await said('1 of 3 entries');
+  await tap(page, 'button[aria-label^="Change: Utility"]');
+  await page.type('section[aria-labelledby="diary"] li input:not([type="date"])', 'after the onions');
+  await said('“after the onions”');
+  await tap(page, 'xpath///button[contains(., "Take it out")]');
+  await said('0 of 2 entries');
+  await tap(page, 'button[aria-label^="Undo"]');
+  await said('1 of 3 entries');
+  await saved();
+  expect((await fileOf(page, url)).diary).toHaveLength(3);
+  expect(errors).toEqual([]);
+});
+
+test('at the stone: step by step with the space bar, taken up again where it was left, and written down', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Millrace');
+  const url = page.url();
+  await page.goto(`${url}/edge/0`);
+  const at = (title: RegExp) =>
+    page.waitForFunction(
+      (pattern) => new RegExp(pattern).test(document.querySelector('h1')?.textContent ?? ''),
+      {},
+      title.source,
+    );
+  await at(/Make the place ready/);
+  await page.keyboard.press('Space');
+  await at(/Soak the stones/);
+  await tap(page, 'button[aria-label^="In the water"]');
+  await page.waitForSelector('[role="timer"]');
+  await page.keyboard.press('Escape');
+  await page.$eval('h1', (e) => e.focus());
+  await page.keyboard.press('Space');
+  await at(/Flatten/);
+  await page.reload();
+  await at(/Flatten/);
+  for (const title of [/first side/, /other side/, /burr/, /Rinse, dry/]) {
+    await page.keyboard.press('Space');
+    await at(title);
+  }
+  await tap(page, 'xpath///button[contains(., "write it down")]');
+  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  const { diary, owned } = await fileOf(page, url);
+  expect(diary?.[0]).toMatchObject({ did: 'sharpened', by: 'stones', knife: 0 });
+  expect(owned?.[0]?.condition).toBe('keen');
   expect(errors).toEqual([]);
 });

@@ -15,6 +15,7 @@ const OF_A_KITCHEN = [
   '/try/measure',
   '/try/wishes',
   '/edge',
+  '/edge/0',
   '/paper',
   '/drawer',
   '/schools',

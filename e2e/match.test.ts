@@ -84,6 +84,6 @@ test('the match: first paint, smooth scrolling, a cell, a task and a blade opene
     (await page.waitForSelector('xpath///a[contains(., "Compare it")]'))?.click(),
   ]);
   await page.waitForFunction(() => document.querySelectorAll('table').length === 2);
-  expect(await page.$$eval('main select', (selects) => selects.length)).toBe(2);
+  expect(await page.$$eval('main select', (selects) => selects.length)).toBe(3);
   expect(errors).toEqual([]);
 });

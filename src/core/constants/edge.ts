@@ -175,3 +175,18 @@ export const RULER = {
   alarm: c(2, 'factor', 'a sharpener who takes so much more than is usual is named', 'house judgement'),
   leastEvents: c(2, 'sharpenings', 'fewer between two measurements tell nothing', 'house judgement'),
 } as const;
+
+/** Constants of a session at the stone (handbook 6.2 and 9.5). */
+export const STONES = {
+  soak: {
+    'stone-coarse': c(10, 'min', 'a coarse stone drinks quickly', 'handbook'),
+    'stone-medium': c(20, 'min', 'a medium one longest', 'handbook'),
+    'stone-fine': c(5, 'min', 'hard fine ones hardly', 'handbook'),
+    'stone-polish': c(0, 'min', 'the finest are only splashed', 'handbook'),
+  },
+  passes: c(8, 'passes', 'a beginning a side: three or four there and back', 'handbook'),
+  longFrom: c(240, 'mm', 'from here on an edge is hard to hold level', 'house judgement'),
+  harder: c(1, 'sessions', 'before a hard edge', 'house judgement'),
+  longer: c(1, 'sessions', 'before a long one', 'house judgement'),
+  single: c(2, 'sessions', 'before a single bevel', 'house judgement'),
+} as const;

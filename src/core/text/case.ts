@@ -1,2 +1,5 @@
 /** A sentence or name as it stands within another: its first letter small. */
 export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** A name as it begins a sentence: its first letter a capital. */
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

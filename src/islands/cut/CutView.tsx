@@ -47,11 +47,11 @@ function Cuts({ cuts }: { cuts: (SeenCut | null)[] }) {
   return (
     <div className={css.cuts}>
       {shown.map((cut) => (
-        <figure key={cut.blade.id} className={css.cut}>
+        <div key={cut.blade.id} className={css.cut}>
           {shown.length > 1 && (
-            <figcaption>
+            <p>
               <b>{cut.blade.name}</b>, <span className="figure">{Math.round(cut.scene.explanation.score)}</span> of 100
-            </figcaption>
+            </p>
           )}
           <Stage cut={cut} view={view} at={player.at} />
           <ul className={css.words}>
@@ -59,7 +59,7 @@ function Cuts({ cuts }: { cuts: (SeenCut | null)[] }) {
               <li key={sentence}>{told(sentence)}</li>
             ))}
           </ul>
-        </figure>
+        </div>
       ))}
       {cuts.length > shown.length && <p>The other must not be used for this.</p>}
       <div className={css.controls} data-screen-only>

@@ -16,9 +16,12 @@ export function Deeds({
   honed,
   sharpens,
   by,
+  stone,
   onDone,
 }: {
   name: string;
+  /** Where the session at the stone is; null where no stone helps. */
+  stone: string | null;
   keenness: number;
   /** Whether anything is to be gained by honing it. */
   honed: boolean;
@@ -64,6 +67,7 @@ export function Deeds({
         >
           More
         </Button>
+        {stone && <a href={stone}>At the stone</a>}
       </div>
       {open === 'test' && <TestEdge keenness={keenness} onTested={(tested) => done({ did: 'tested', ...tested })} />}
       {open === 'more' && (

@@ -1,6 +1,6 @@
 import { Button, Chip } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
 import { diaryChanged, logged } from '../../core/kitchen/changes';
@@ -12,16 +12,15 @@ import { placed } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
 import type { KitchenEdits } from '../shared/useKitchen';
-import { usePlanner, type Answer } from '../shared/usePlanner';
+import { usePlanner } from '../shared/usePlanner';
 import { today } from '../shared/today';
 import { Working } from '../shared/Working';
 import { day, minutes, money, percent, typeName } from '../shared/words';
 import { Deeds } from './Deeds';
 import { Diary } from './Diary';
 import css from './EdgeView.module.css';
+import { useEdges } from './useEdges';
 import { calendarOf, dueDays, type DueDay } from './sharpeningDays';
-
-const MONTHS = 12;
 
 /** The rack: how keen every knife is, what is due when, and what each way of sharpening comes to. */
 export default function EdgeView({ stored }: { stored: StoredKitchen }) {
@@ -30,23 +29,6 @@ export default function EdgeView({ stored }: { stored: StoredKitchen }) {
       {(edits, worker) => <Edge id={stored.id} edits={edits} worker={worker} />}
     </KitchenFrame>
   );
-}
-
-/** The edges of an answer's plan, from today on; null until they are there. */
-function useEdges(answer: Answer | null, worker: Remote<KitchenWorker>): Edges | null {
-  const [edges, setEdges] = useState<{ of: Answer; edges: Edges } | null>(null);
-  useEffect(() => {
-    if (!answer) return;
-    let current = true;
-    worker.edges(answer.plan, today(), MONTHS).then(
-      (found) => current && found && setEdges({ of: answer, edges: found }),
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [answer, worker]);
-  return edges?.edges ?? null;
 }
 
 function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
@@ -87,6 +69,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
                       {owned !== null && (
                         <Deeds
                           name={name}
+                          stone={knife.sharpen ? `/kitchens/${id}/edge/${owned}` : null}
                           keenness={knife.keennessNow ?? knife.averageKeenness}
                           honed={knife.hone !== null}
                           sharpens={knife.sharpen !== null}
@@ -151,7 +134,10 @@ function Gauge({ knife }: { knife: EdgeKnife }) {
       </span>
       <span>
         {word} <span className="figure">{percent(now)}</span>
-        {between && ` (${percent(between[0])} to ${percent(between[1])})`}, {percent(averageKeenness)} on average
+        {between &&
+          percent(between[0]) !== percent(between[1]) &&
+          ` (${percent(between[0])} to ${percent(between[1])})`}
+        , {percent(averageKeenness)} on average
       </span>
       <small className="faded">{howKnown(knife)}</small>
     </p>

@@ -34,13 +34,7 @@ export function TestEdge({
       <p>Try it on food or paper, never on a finger. On what?</p>
       <div className={css.deeds}>
         {(Object.keys(TEST_WORDS) as Test[]).map((each) => (
-          <Button
-            key={each}
-            size="md"
-            variant={test === each ? 'filled' : 'default'}
-            aria-pressed={test === each}
-            onClick={() => setTest(each)}
-          >
+          <Button key={each} size="md" variant="default" aria-pressed={test === each} onClick={() => setTest(each)}>
             {TEST_WORDS[each]}
           </Button>
         ))}

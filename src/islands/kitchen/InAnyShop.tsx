@@ -8,6 +8,7 @@ import { FIGURE_WORDS } from '../../core/formats/figures';
 import { BRIEF_FIGURES, type BriefFigure, type StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { upperFirst } from '../../core/text/case';
 import { Shapes } from '../shared/Shapes';
 import { useLengths, type Lengths } from '../shared/units';
 import type { Update } from '../shared/useKitchen';
@@ -67,8 +68,6 @@ function rangeTold(figure: BriefFigure, [low, high]: readonly [number, number], 
   const span = low === high ? `${low}` : `${low}–${high}`;
   return lengths.told(`${span}${FIGURE_WORDS[figure].unit}`);
 }
-
-const upperFirst = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function Brief({ brief, pick, currency }: { brief: StepBrief; pick: BladeModel | undefined; currency: string }) {
   const lengths = useLengths();

@@ -69,16 +69,16 @@ describe('a diary', () => {
 
   test('a knife that chipped on a food is not planned for it again, and the plan says so', () => {
     const squash: Partial<KitchenFile> = {
-      cooking: { mealsPerWeek: 0, tasks: [{ id: '', times: 3, per: 'week' }] },
+      cooking: { mealsPerWeek: 0, tasks: [{ id: 'squash-break', times: 3, per: 'week' }] },
       owned: [{ ...chef, condition: 'keen' }],
     };
     const serves = (diary: DiaryEntry[]) => {
       const context = preparePlanning(kitchen(diary, squash), reference, shippedModels);
-      const at = context.loads.findIndex(({ task }) => task.id === '');
+      const at = context.loads.findIndex(({ task }) => task.id === 'squash-break');
       return { score: context.owned[0]?.scores[at], plan: planProven(context).plan };
     };
     expect(serves([]).score).toBeGreaterThan(30);
-    const chipped = serves([{ on: '2026-02-01', knife: 0, did: 'chipped', task: '' }]);
+    const chipped = serves([{ on: '2026-02-01', knife: 0, did: 'chipped', task: 'squash-break' }]);
     expect(chipped.score).toBe(0);
     expect(chipped.plan.tried?.[0]).toMatch(/chipped on 2026-02-01 .*not planned for that again/);
   });

@@ -1,0 +1,168 @@
+import type { BladeModel, Steel } from '../blade/schema';
+import { hardness } from '../blade/strength';
+import { EDGE, STONES } from '../constants';
+import type { DiaryEntry } from '../formats/diaryFile';
+import { upperFirst } from '../text/case';
+import { isSharpened } from './keenness';
+
+/** One step at the stone: large words, what to look at, and a clock where something takes its time. */
+export interface SessionStep {
+  id: string;
+  title: string;
+  text: string;
+  /** What is drawn beside it. */
+  draw: 'angle' | 'sides' | 'none';
+  /** Stones that soak side by side during it, with their minutes. */
+  soaks?: { stone: string; minutes: number }[];
+}
+
+/** A session for a knife, or why there is none. */
+export type Session =
+  | { can: true; steps: SessionStep[]; angleDeg: number; spineHeightMm: number; caution: string | null }
+  | { can: false; why: string };
+
+interface Given {
+  blade: BladeModel;
+  steel: Pick<Steel, 'rustProof'>;
+  angleDeg: number;
+  spineHeightMm: number;
+  /** Tools in the order they are used, as the edge report names them. */
+  stones: readonly string[];
+  diary: readonly Pick<DiaryEntry, 'did' | 'by'>[];
+}
+
+const NAMES: Record<string, string> = {
+  'stone-coarse': 'coarse stone',
+  'stone-medium': 'medium stone, about 1000',
+  'stone-fine': 'fine stone, about 3000',
+  'stone-polish': 'polishing stone, 6000 or more',
+};
+
+/** How many sessions at the stone an edge asks for before it: hard, long and single-bevelled ones wait (handbook 9.5). */
+function practiceAsked({ blade }: Pick<Given, 'blade'>): number {
+  const { harder, longer, single } = STONES;
+  return (
+    (hardness(blade) >= EDGE.honing.hardFrom.value ? harder.value : 0) +
+    (blade.lengthMm > STONES.longFrom.value ? longer.value : 0) +
+    (blade.bevel === 'single' ? single.value : 0)
+  );
+}
+
+function onStone(stone: string, { blade, angleDeg, spineHeightMm }: Given, first: boolean): SessionStep[] {
+  const name = NAMES[stone] ?? stone;
+  const passes = STONES.passes.value;
+  const held = `Spine ${spineHeightMm.toFixed(1)} mm above the stone: ${Math.round(angleDeg)}° a side.`;
+  if (blade.bevel === 'single')
+    return [
+      {
+        id: `${stone}-bevel`,
+        title: `${upperFirst(name)}: the bevel`,
+        text: `Lay the bevel flat on its own face, press near the edge, and work from heel to tip until a burr stands along the whole flat side. ${passes} passes are a beginning.`,
+        draw: 'angle',
+      },
+      {
+        id: `${stone}-back`,
+        title: `${upperFirst(name)}: the back`,
+        text: 'Lay the flat back down, all of it touching, and draw it a few times without weight: only the burr comes off.',
+        draw: 'sides',
+      },
+    ];
+  return [
+    {
+      id: `${stone}-one`,
+      title: `${upperFirst(name)}: first side`,
+      text: `${held} Steady, heel to tip, until a burr stands along the whole other side. ${passes} passes are a beginning${first ? '; more where it was dull' : ''}.`,
+      draw: 'angle',
+    },
+    {
+      id: `${stone}-two`,
+      title: `${upperFirst(name)}: other side`,
+      text: `The same height and as many passes, until the burr has gone over. Then one light pass a side, in turn, three times.`,
+      draw: 'sides',
+    },
+  ];
+}
+
+/**
+ * A session at the stone for one blade (handbook 6.2 and 9.5): rust off, stones soaked side by side and flattened, each stone in its order with the
+ * height to hold the spine, burr, finish and check. Told instead where no stone helps.
+ *
+ * @example sessionFor({ blade: bread, ... }) // { can: false, why: 'Serrated: …' }
+ */
+export function sessionFor(given: Given): Session {
+  const { blade, steel, stones, diary, angleDeg, spineHeightMm } = given;
+  if (!isSharpened(blade))
+    return {
+      can: false,
+      why:
+        blade.steel === 'ceramic'
+          ? 'Ceramic is ground by its maker with diamond; a stone at home chips it.'
+          : blade.serration !== 'none'
+            ? 'Serrated: a stone takes its teeth. It bites for two to five years and is replaced; a rod in each tooth helps a little.'
+            : 'A blunt prying blade has no edge to sharpen.',
+    };
+  const wet = stones.filter((stone) => stone.startsWith('stone-'));
+  const soaks = wet.map((stone) => ({
+    stone: NAMES[stone] ?? stone,
+    minutes: STONES.soak[stone as keyof typeof STONES.soak].value,
+  }));
+  const done = diary.filter(({ did, by }) => did === 'sharpened' && by === 'stones').length;
+  const asked = practiceAsked(given);
+  return {
+    can: true,
+    angleDeg,
+    spineHeightMm,
+    caution:
+      done < asked
+        ? `${asked === 1 ? 'One session' : `${asked} sessions`} on a softer, shorter, double-bevelled knife first: ${done === 0 ? 'none is' : `${done} ${done === 1 ? 'is' : 'are'}`} in the diary. A mistake there costs nothing.`
+        : null,
+    steps: [
+      {
+        id: 'place',
+        title: 'Make the place ready',
+        text: 'Good light, a firm table, the stone on a wet cloth so that it cannot slide. Cloths beside you. The edge away from you whenever the knife lies down. Slowly.',
+        draw: 'none',
+      },
+      ...(soaks.some(({ minutes }) => minutes > 0)
+        ? [
+            {
+              id: 'soak',
+              title: 'Soak the stones, all at once',
+              text: 'Under water until no more bubbles rise.',
+              draw: 'none' as const,
+              soaks: soaks.filter(({ minutes }) => minutes > 0),
+            },
+          ]
+        : []),
+      ...(steel.rustProof <= 4
+        ? [
+            {
+              id: 'rust',
+              title: 'Rust off',
+              text: 'Meanwhile: rub red rust away with a rust eraser and water, along the blade, never across the edge. Grey patina stays.',
+              draw: 'none' as const,
+            },
+          ]
+        : []),
+      {
+        id: 'flat',
+        title: 'Flatten the stones',
+        text: 'Pencil lines across, then the flattening stone until they are gone: a hollow stone rounds an edge.',
+        draw: 'none',
+      },
+      ...wet.flatMap((stone, i) => onStone(stone, given, i === 0)),
+      {
+        id: 'burr',
+        title: 'Take off the last burr',
+        text: 'Draw the edge backwards over newspaper or a strop, a few times a side, without weight.',
+        draw: 'none',
+      },
+      {
+        id: 'check',
+        title: 'Rinse, dry, try it',
+        text: 'On paper, then on a tomato, never on a finger. Where it catches, a few light passes more there.',
+        draw: 'none',
+      },
+    ],
+  };
+}
