@@ -71,7 +71,8 @@ test('at the stone: step by step with the space bar, taken up again where it was
   await page.goto(`${url}/edge/0`);
   const at = (title: RegExp) =>
     page.waitForFunction(
-      (pattern) => new RegExp(pattern).test(document.querySelector('h1')?.textContent ?? ''),
+      (pattern) =>
+        document.activeElement?.tagName === 'H1' && new RegExp(pattern).test(document.activeElement.textContent ?? ''),
       {},
       title.source,
     );

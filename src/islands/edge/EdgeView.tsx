@@ -74,7 +74,9 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
                           honed={knife.hone !== null}
                           sharpens={knife.sharpen !== null}
                           by={knife.sharpen?.with ?? ''}
-                          onDone={(deed) => update((file) => logged(file, { ...deed, on: today(), knife: owned }))}
+                          onDone={(deed) =>
+                            update((file) => logged(file, { ...deed, on: today(), knife: owned }), { alone: true })
+                          }
                         />
                       )}
                     </li>
@@ -86,7 +88,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
           <Diary
             diary={kitchen.diary ?? []}
             names={edges.knives.filter(({ order }) => order === null).map(({ name }) => name)}
-            onChange={(at, entry) => update((file) => diaryChanged(file, at, entry))}
+            onChange={(at, entry) => update((file) => diaryChanged(file, at, entry), { alone: entry === null })}
           />
           <ClosedMonths
             closed={kitchen.closedMonths ?? []}

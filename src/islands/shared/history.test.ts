@@ -28,6 +28,10 @@ describe('undo and redo', () => {
     expect(undone(changed(start, named('ab'), ONE_STEP_MS - 1)).present.name).toBe('start');
     expect(undone(changed(start, named('ab'), ONE_STEP_MS)).present.name).toBe('a');
     expect(changed(start, start.present, 5000)).toBe(start);
+    // taps that are logged are steps of their own, before and after
+    const tapped = changed(start, named('tap'), 1, true);
+    expect(undone(tapped).present.name).toBe('a');
+    expect(undone(changed(tapped, named('typed'), 2)).present.name).toBe('tap');
     // right after an undo even a quick change is a step of its own
     expect(undone(changed(undone(start), named('z'), 1)).present.name).toBe('start');
   });

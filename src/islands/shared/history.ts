@@ -16,12 +16,12 @@ export const ONE_STEP_MS = 700;
 
 export const begun = (present: KitchenFile): History => ({ past: [], present, future: [], at: -Infinity });
 
-/** The history after a change at a time; what had been undone is forgotten. */
-export function changed(history: History, present: KitchenFile, now: number): History {
+/** The history after a change at a time; what had been undone is forgotten. `alone`: a step of its own however fast it came. */
+export function changed(history: History, present: KitchenFile, now: number, alone = false): History {
   if (present === history.present) return history;
-  const sameStep = now - history.at < ONE_STEP_MS && history.past.length > 0 && history.future.length === 0;
+  const sameStep = !alone && now - history.at < ONE_STEP_MS && history.past.length > 0 && history.future.length === 0;
   const past = sameStep ? history.past : [...history.past, history.present].slice(-MOST_STEPS);
-  return { past, present, future: [], at: now };
+  return { past, present, future: [], at: alone ? -Infinity : now };
 }
 
 /** One step back; the same history when there is none. */

@@ -164,7 +164,8 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
     [saver, id, show],
   );
   const update = useCallback(
-    (change: (kitchen: KitchenFile) => KitchenFile) => move((h) => changed(h, change(h.present), performance.now())),
+    (change: (kitchen: KitchenFile) => KitchenFile, { alone = false } = {}) =>
+      move((h) => changed(h, change(h.present), performance.now(), alone)),
     [move],
   );
   const undo = useCallback(() => move(undone), [move]);
