@@ -1,8 +1,8 @@
 // npm run -s schemas: writes what is generated: the JSON Schemas of the file formats into docs/schemas, as they are also served under /schemas, and
-// the names of the reference into data/names.json.
+// the names and facts of the reference that screens need into data.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { allNames } from '../data/allNames';
+import { allNames, allTypeFacts } from '../data/allNames';
 import { jsonSchemaOf, SCHEMA_NAMES } from '../src/core/formats/jsonSchemas';
 
 const root = join(dirname(process.argv[1] ?? ''), '..');
@@ -10,4 +10,8 @@ const folder = join(root, 'docs', 'schemas');
 mkdirSync(folder, { recursive: true });
 for (const name of SCHEMA_NAMES)
   writeFileSync(join(folder, `${name}.json`), `${JSON.stringify(jsonSchemaOf(name), null, 2)}\n`);
-writeFileSync(join(root, 'data', 'names.json'), `${JSON.stringify(allNames(), null, 2)}\n`);
+for (const [name, value] of [
+  ['names', allNames()],
+  ['typeFacts', allTypeFacts()],
+] as const)
+  writeFileSync(join(root, 'data', `${name}.json`), `${JSON.stringify(value, null, 2)}\n`);

@@ -10,9 +10,3 @@ export const cuisineNames = byId(names.cuisines);
 export const taskNames = byId(names.tasks);
 export const toolNames = byId(names.tools);
 export const typeNames = byId(names.types);
-/** What each blade type is, in a line. */
-export const typeBlurbs = byId(names.blurbs);
-/** The usual length of each blade type, mm. */
-export const usualLengths = new Map(Object.entries(names.usualLengths));
-/** What each blade type is for in a kit. */
-export const typeRoles = byId(names.roles);

@@ -1,3 +1,4 @@
+import ICAL from 'ical.js';
 import { expect, test } from 'vitest';
 import { address, fileOf, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
 
@@ -96,5 +97,30 @@ test('at the stone: step by step with the space bar, taken up again where it was
   const { diary, owned } = await fileOf(page, url);
   expect(diary?.[0]).toMatchObject({ did: 'sharpened', by: 'stones', knife: 0 });
   expect(owned?.[0]?.condition).toBe('keen');
+  expect(errors).toEqual([]);
+});
+
+test('sharpening days at a private address: any calendar reads them, nobody else does, and it can be revoked', async () => {
+  const { page, errors } = await visitor(browser);
+  await page.goto(address);
+  await pressAndGo(page, 'Millrace');
+  await page.goto(`${page.url()}/edge`);
+  await tap(page, 'xpath///button[contains(., "Make a private address")]');
+  const shown = await page.waitForSelector('input[readonly]');
+  const url = (await shown?.evaluate((e) => (e as HTMLInputElement).value)) ?? '';
+  const answer = await fetch(url);
+  expect(answer.headers.get('content-type')).toContain('text/calendar');
+  const events = new ICAL.Component(ICAL.parse(await answer.text()) as unknown[]).getAllSubcomponents('vevent');
+  expect(events.length).toBeGreaterThan(0);
+  expect((await fetch(url.replace(/.\.ics$/, 'x.ics'))).status).toBe(404);
+  await tap(page, 'xpath///button[contains(., "A new address instead")]');
+  await page.waitForFunction(
+    (was) => document.querySelector<HTMLInputElement>('input[readonly]')?.value !== was,
+    {},
+    url,
+  );
+  expect((await fetch(url)).status).toBe(404);
+  await tap(page, 'xpath///button[contains(., "Revoke it")]');
+  await page.waitForSelector('xpath///button[contains(., "Make a private address")]');
   expect(errors).toEqual([]);
 });

@@ -52,11 +52,11 @@ function refuse(response, status, title, headers = {}) {
 /** One line a request when it is answered: no query, no body, no cookie. */
 function logWhenDone(request, response, id) {
   const began = performance.now();
-  // the address of a shown plan is its key, and no key stands in a log
+  // the address of a shown plan or a calendar is its key, and no key stands in a log
   const path = request.url
     .split('?')[0]
     .slice(0, 200)
-    .replace(/^(\/+shown\/).*/, '$1…');
+    .replace(/^(\/+(?:shown|calendar)\/).*/, '$1…');
   response.once('close', () => {
     const { statusCode: status } = response;
     counts.requests++;

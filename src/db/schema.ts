@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
+import type { SharpeningDay } from '../core/formats/sharpeningDays';
 import type { ShownPlan } from '../core/formats/shownPlan';
 
 const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
@@ -132,6 +133,24 @@ export const shownPlan = pgTable(
     expiresAt: timestamp('expires_at', { withTimezone: true }).notNull(),
   },
   (table) => [index('shown_plan_kitchen').on(table.workspaceId, table.kitchenId)],
+);
+
+/** Days on which edges are due, for a calendar that asks for them again and again by a private address. Only the hash of its token is kept. */
+export const edgeCalendar = pgTable(
+  'edge_calendar',
+  {
+    kitchenId: uuid('kitchen_id')
+      .primaryKey()
+      .references(() => kitchen.id, { onDelete: 'cascade' }),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    tokenHash: text('token_hash').notNull().unique(),
+    document: jsonb('document').$type<SharpeningDay[]>().notNull(),
+    bytes: bytes('document'),
+    changedAt: timestamp('changed_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('edge_calendar_workspace').on(table.workspaceId)],
 );
 
 /** Sample kitchens anyone may open a copy of. */

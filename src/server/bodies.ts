@@ -6,6 +6,7 @@ import { PAPER_KINDS } from '../core/formats/paper';
 import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
 import { parseJson } from '../core/formats/json';
 import { planFileSchema } from '../core/formats/planFile';
+import { MAX_SHARPENING_DAYS, sharpeningDaysSchema } from '../core/formats/sharpeningDays';
 import { MAX_SHOWN_DAYS } from '../core/formats/shownPlan';
 import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
 import {
@@ -103,6 +104,7 @@ const listOfModels = reader(
 
 /** Everything a request may carry. */
 export const BODIES = {
+  calendar: reader(sharpeningDaysSchema, { bytes: 512 * 1024, values: 4 * MAX_SHARPENING_DAYS + 10 }),
   newKitchen: reader(
     z.discriminatedUnion('from', [
       z.strictObject({ from: z.literal('nothing'), name: name.optional() }),

@@ -1,7 +1,16 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { and, eq, exists, lt, not, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/connect';
-import { kept, kitchen, recipeCorrection, shownPlan, workspace, workspaceKey, workspaceModel } from '../db/schema';
+import {
+  edgeCalendar,
+  kept,
+  kitchen,
+  recipeCorrection,
+  shownPlan,
+  workspace,
+  workspaceKey,
+  workspaceModel,
+} from '../db/schema';
 import { database } from './database';
 
 export const WORKSPACE_COOKIE = 'scabbard_workspace';
@@ -68,10 +77,10 @@ export async function inWorkspace<T>(workspaceId: string, work: (tx: Transaction
 }
 
 async function bytesOf(tx: Transaction, workspaceId: string): Promise<number> {
-  const sum = (table: typeof kitchen | typeof kept | typeof workspaceModel | typeof shownPlan) =>
+  const sum = (table: typeof kitchen | typeof kept | typeof workspaceModel | typeof shownPlan | typeof edgeCalendar) =>
     sql`(select coalesce(sum(${table.bytes}), 0) from ${table} where ${table.workspaceId} = ${workspaceId})`;
   const { rows } = await tx.execute<{ bytes: string }>(
-    sql`select ${sum(kitchen)} + ${sum(kept)} + ${sum(workspaceModel)} + ${sum(shownPlan)} as bytes`,
+    sql`select ${sum(kitchen)} + ${sum(kept)} + ${sum(workspaceModel)} + ${sum(shownPlan)} + ${sum(edgeCalendar)} as bytes`,
   );
   return Number(rows[0]?.bytes ?? 0);
 }

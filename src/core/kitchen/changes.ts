@@ -212,3 +212,27 @@ export function diaryChanged(file: KitchenFile, at: number, entry: DiaryEntry | 
     ),
   };
 }
+
+/** A cook leaves the kitchen, and with them what they held and tried; others keep their own. */
+export function cookLeft(file: KitchenFile, gone: number): KitchenFile {
+  const ofOthers = <T extends { cook?: number | undefined }>(list: readonly T[] | undefined): T[] | undefined => {
+    const left = list
+      ?.filter(({ cook = 0 }) => cook !== gone)
+      .map((each) => ((each.cook ?? 0) > gone ? { ...each, cook: (each.cook ?? 0) - 1 } : each));
+    return left && left.length > 0 ? left : undefined;
+  };
+  const { trials, diary, cooks } = file;
+  return {
+    ...file,
+    cooks: cooks?.filter((_, i) => i !== gone),
+    ...(trials ? { trials: { ...trials, hand: ofOthers(trials.hand), bench: ofOthers(trials.bench) } } : {}),
+    // a deed stays a deed whoever did it
+    ...(diary
+      ? {
+          diary: diary.map(({ cook, ...entry }) =>
+            cook === undefined || cook === gone ? entry : { ...entry, cook: cook > gone ? cook - 1 : cook },
+          ),
+        }
+      : {}),
+  };
+}

@@ -33,16 +33,16 @@ const camera = (changes: Partial<Camera> = {}): Camera => ({
   ...changes,
 });
 
-const blades: [string, Camera][] = [
-  ['oskavel-gyuto-210', camera()],
-  ['ploverdale-chef-200', camera({ turn: -0.12, tilt: 0.25, seed: 5 })],
-  ['lanternhill-nakiri-165', camera({ turn: 0.15, tilt: 0.1, seed: 8 })],
-  ['quillback-paring-80', camera({ turn: 0, tilt: 0.3, grain: 10, seed: 13 })],
-  ['oskavel-sujihiki-240', camera({ turn: 0.04, tilt: 0.2, seed: 21 })],
+const blades: [string, Camera, boolean][] = [
+  ['oskavel-gyuto-210', camera(), true],
+  ['ploverdale-chef-200', camera({ turn: -0.12, tilt: 0.25, seed: 5 }), false],
+  ['lanternhill-nakiri-165', camera({ turn: 0.15, tilt: 0.1, seed: 8 }), true],
+  ['quillback-paring-80', camera({ turn: 0, tilt: 0.3, grain: 10, seed: 13 }), false],
+  ['oskavel-sujihiki-240', camera({ turn: 0.04, tilt: 0.2, seed: 21 }), false],
 ];
 
 describe('a photo beside a bank card', () => {
-  test.each(blades)('%s is measured within 2 mm of its length and 1 mm of its heel', (id, taken) => {
+  test.each(blades)('%s is measured within 2 mm of its length and 1 mm of its heel', (id, taken, tip) => {
     const blade = modelNamed(id);
     const found = measured(examplePhoto(blade, taken));
     expect(Math.abs(found.lengthMm - blade.lengthMm)).toBeLessThan(2);
@@ -50,12 +50,8 @@ describe('a photo beside a bank card', () => {
     expect(Math.abs(found.bellyMm - blade.bellyMm)).toBeLessThan(2);
     expect(Math.abs(found.flatShare - blade.flatShare)).toBeLessThan(0.15);
     expect(found.strayMm).toBeLessThan(0.7);
-  });
-
-  test('the kind of point is told where spines differ', () => {
-    const tipOf = (id: string) => measured(examplePhoto(modelNamed(id), camera({ seed: 4 }))).tip;
-    expect(tipOf('lanternhill-nakiri-165')).toBe(modelNamed('lanternhill-nakiri-165').tip);
-    expect(tipOf('oskavel-gyuto-210')).toBe(modelNamed('oskavel-gyuto-210').tip);
+    // points are told apart where spines differ
+    if (tip) expect(found.tip).toBe(blade.tip);
   });
 
   test('what was ground away between two photos is told along the edge', () => {

@@ -1,9 +1,9 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { Button, Switch, TextInput } from '@mantine/core';
+import { Button, Chip, Switch, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { Choice, LengthFigure } from '../shared/Field';
+import { Choice, Field, LengthFigure } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
 import { HAND_SIZES, handOf, handSizeOf, PRACTICE } from '../shared/choices';
 import { Picks } from '../shared/Picks';
@@ -16,12 +16,14 @@ interface Props {
   cook: CookFile;
   name: string;
   motionBlades: BladeModel[];
+  /** Names of the knives in the drawer, in their order. */
+  owned: readonly string[];
   onChange: (change: Partial<CookFile>) => void;
   onRemove: (() => void) | null;
 }
 
 /** One cook: hand, practice, strength, grip, motions and tastes. */
-export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props) {
+export function CookForm({ cook, name, motionBlades, owned, onChange, onRemove }: Props) {
   const { length: inUnits } = useLengths();
   const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
@@ -130,11 +132,40 @@ export function CookForm({ cook, name, motionBlades, onChange, onRemove }: Props
         checked={cook.nervous ?? false}
         onChange={(e) => onChange({ nervous: e.currentTarget.checked })}
       />
+      {owned.length > 0 && <MayUse cook={cook} owned={owned} onChange={onChange} />}
       {onRemove && (
         <Button variant="default" className={css.remove ?? ''} onClick={onRemove}>
           Remove {name}
         </Button>
       )}
     </div>
+  );
+}
+
+/** Which of the drawer's knives this cook may use: what is barred does nothing for them. */
+function MayUse({ cook: { mayUse }, owned, onChange }: Pick<Props, 'cook' | 'owned' | 'onChange'>) {
+  const all = owned.map((_, i) => i);
+  return (
+    <Field
+      label="May use, of the drawer"
+      hint={mayUse == null ? 'Everything; press one to bar it.' : 'What is barred counts for the others only.'}
+    >
+      <Chip.Group
+        multiple
+        value={(mayUse ?? all).map(String)}
+        onChange={(next) => {
+          const chosen = next.map(Number).sort((a, b) => a - b);
+          onChange({ mayUse: chosen.length === all.length ? undefined : chosen });
+        }}
+      >
+        <div className={css.chips}>
+          {owned.map((knife, i) => (
+            <Chip key={i} value={String(i)} size="sm">
+              {knife}
+            </Chip>
+          ))}
+        </div>
+      </Chip.Group>
+    </Field>
   );
 }

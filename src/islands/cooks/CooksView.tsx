@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
+import { cookLeft } from '../../core/kitchen/changes';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
@@ -13,7 +14,7 @@ import { MOTIONS } from '../shared/MotionDrawing';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
-import { percent } from '../shared/words';
+import { percent, typeName } from '../shared/words';
 import { CookForm } from './CookForm';
 import css from './CooksView.module.css';
 import { LengthDrawing } from './LengthDrawing';
@@ -88,10 +89,11 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
             cook={cook}
             name={nameOf(cook, shown)}
             motionBlades={motionBlades}
+            owned={(answer?.owned ?? []).map((blade) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`)}
             onChange={(change) =>
               setCooks((now) => now.map((each, i) => (i === shown ? { ...each, ...change } : each)))
             }
-            onRemove={cooks.length > 1 ? () => setCooks((now) => now.filter((_, i) => i !== shown)) : null}
+            onRemove={cooks.length > 1 ? () => update((file) => cookLeft(file, shown)) : null}
           />
         </section>
         <section className={css.block} aria-labelledby="place">

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useReducedMotion } from '@mantine/hooks';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
@@ -38,9 +39,12 @@ export default function CutView({
   return <Cuts key={key} cuts={seen.cuts} />;
 }
 
-function Cuts({ cuts }: { cuts: (SeenCut | null)[] }) {
+/** Cuts side by side, moved by one hand. */
+export function Cuts({ cuts }: { cuts: readonly (SeenCut | null)[] }) {
   const { told } = useLengths();
   const player = usePlayer();
+  // who wants no motion moves the stroke by hand
+  const still = useReducedMotion();
   const shown = useMemo(() => cuts.filter((cut) => cut !== null), [cuts]);
   const view = useMemo(() => viewOf(shown), [shown]);
   if (shown.length === 0) return <p>Not to be used for this: there is no cut to show.</p>;
@@ -63,9 +67,11 @@ function Cuts({ cuts }: { cuts: (SeenCut | null)[] }) {
       ))}
       {cuts.length > shown.length && <p>The other must not be used for this.</p>}
       <div className={css.controls} data-screen-only>
-        <Button variant="default" size="sm" onClick={player.turn}>
-          {player.playing ? 'Pause' : 'Play the stroke'}
-        </Button>
+        {!still && (
+          <Button variant="default" size="sm" onClick={player.turn}>
+            {player.playing ? 'Pause' : 'Play the stroke'}
+          </Button>
+        )}
         <input
           type="range"
           min={0}

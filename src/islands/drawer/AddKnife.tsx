@@ -1,7 +1,8 @@
 import { Button, NativeSelect, Select } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
-import { typeBlurbs, typeNames, usualLengths } from '../../../data/names';
+import { typeNames } from '../../../data/names';
+import { typeBlurbs, usualLengths } from '../../../data/typeFacts';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';

@@ -158,7 +158,10 @@ function Knife({
               Does best here, <span className="figure">{minutes(read.minutesPerWeek)}</span> min a week (scores of 100):{' '}
               {read.doesBest
                 .slice(0, 5)
-                .map(({ task, score }) => `${taskName(task).toLowerCase()} ${score}`)
+                .map(
+                  ({ task, score, measured }) =>
+                    `${taskName(task).toLowerCase()} ${score}${measured ? ', measured' : ''}`,
+                )
                 .join(', ')}
               {read.doesBest.length > 5 && ` and ${read.doesBest.length - 5} more`}.
             </p>

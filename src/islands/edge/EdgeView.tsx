@@ -1,12 +1,13 @@
 import { Button, Chip } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useMemo } from 'react';
+import { useMemo, type ComponentProps } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
 import { diaryChanged, logged } from '../../core/kitchen/changes';
 import type { Edges } from '../../workers/edges';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { download, fileName } from '../shared/download';
+import { lazily } from '../shared/lazily';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { placed } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
@@ -17,10 +18,14 @@ import { today } from '../shared/today';
 import { Working } from '../shared/Working';
 import { day, minutes, money, percent, typeName } from '../shared/words';
 import { Deeds } from './Deeds';
+import type FiveYearsView from './FiveYears';
 import { Diary } from './Diary';
 import css from './EdgeView.module.css';
+import { Subscription } from './Subscription';
 import { useEdges } from './useEdges';
-import { calendarOf, dueDays, type DueDay } from './sharpeningDays';
+
+const FiveYears = lazily<ComponentProps<typeof FiveYearsView>>(() => import('./FiveYears'));
+import { asSharpeningDay, calendarOf, dueDays, type DueDay } from './sharpeningDays';
 
 /** The rack: how keen every knife is, what is due when, and what each way of sharpening comes to. */
 export default function EdgeView({ stored }: { stored: StoredKitchen }) {
@@ -215,6 +220,7 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
     const names = new Map(edges.knives.map(({ ref, name }) => [ref, name.replace(', ', ' ')]));
     return dueDays(edges.report.events, (ref) => names.get(ref) ?? ref);
   }, [edges]);
+  const told = useMemo(() => days.map(asSharpeningDay), [days]);
   return (
     <section aria-labelledby="calendar">
       <h2 id="calendar">The year ahead</h2>
@@ -231,11 +237,12 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
           <Button
             variant="default"
             onClick={() =>
-              download(fileName(kitchen, '-edges.ics'), calendarOf(kitchen, id, days, new Date()), 'text/calendar')
+              download(fileName(kitchen, '-edges.ics'), calendarOf(kitchen, id, told, new Date()), 'text/calendar')
             }
           >
             Into your calendar (.ics)
           </Button>
+          <Subscription id={id} days={told} />
         </>
       )}
     </section>
@@ -253,46 +260,5 @@ function Due({ due: { date, title, events } }: { due: DueDay }) {
         <small>{[...new Set(events.map(({ why }) => why))].join(' ')}</small>
       </span>
     </li>
-  );
-}
-
-const METHODS: Record<Edges['report']['fiveYears'][number]['method'], string> = {
-  stones: 'Your own stones',
-  professional: 'A professional',
-  'pull-through': 'A pull-through sharpener',
-  powered: 'A machine',
-};
-
-function FiveYears({ edges, currency }: { edges: Edges; currency: string }) {
-  return (
-    <section aria-labelledby="years">
-      <h2 id="years">Five years, four ways</h2>
-      <div className={css.scroll} role="region" aria-label="Ways of sharpening over five years" tabIndex={0}>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Sharpened by</th>
-              <th scope="col">Costs, tools included</th>
-              <th scope="col">Height lost</th>
-              <th scope="col">Keen on average</th>
-            </tr>
-          </thead>
-          <tbody>
-            {edges.report.fiveYears.map(({ method, cost, heightLostMm, averageKeenness }) => (
-              <tr key={method}>
-                <th scope="row">{METHODS[method]}</th>
-                <td className="figure">{money(cost, currency)}</td>
-                <td className="figure">{heightLostMm.toFixed(1)} mm</td>
-                <td className="figure">{percent(averageKeenness)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="faded">
-        Height lost at the knife that works most; about 6 mm is a life. Stone on a wet cloth, slowly, edge away at rest;
-        eye protection at a wheel; when unsure, a professional.
-      </p>
-    </section>
   );
 }

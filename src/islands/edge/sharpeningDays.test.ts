@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { expect, test } from 'vitest';
 import type { EdgeEvent } from '../../core/formats/edgeFile';
-import { calendarOf, dueDays } from './sharpeningDays';
+import { asSharpeningDay, calendarOf, dueDays } from './sharpeningDays';
 
 const events: EdgeEvent[] = [
   {
@@ -31,7 +31,8 @@ test('what is due on a day stands in one sentence, and the calendar is read by a
     'Go to the sharpener; sharpen gyuto, 210 mm, paring knife, 80 mm',
     'Oil slicer, 300 mm',
   ]);
-  const text = calendarOf('Mill; race, flat', 'k1', days, new Date('2026-03-01T10:00:00Z'));
+  const told = days.map(asSharpeningDay);
+  const text = calendarOf('Mill; race, flat', 'k1', told, new Date('2026-03-01T10:00:00Z'));
   expect(text.split('\r\n').every((line) => new TextEncoder().encode(line).length <= 75)).toBe(true);
   const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
   const read = calendar.getAllSubcomponents('vevent').map((each) => new ICAL.Event(each));
@@ -41,5 +42,5 @@ test('what is due on a day stands in one sentence, and the calendar is read by a
   ]);
   expect(read[0]?.summary).toBe(days[0]?.title);
   expect(new Set(read.map(({ uid }) => uid)).size).toBe(2);
-  expect(calendarOf('Mill; race, flat', 'k1', days, new Date('2026-03-01T10:00:00Z'))).toBe(text);
+  expect(calendarOf('Mill; race, flat', 'k1', told, new Date('2026-03-01T10:00:00Z'))).toBe(text);
 });

@@ -1,4 +1,5 @@
 import ical from 'ical-generator';
+import type { SharpeningDay } from '../../core/formats/sharpeningDays';
 import type { EdgeEvent } from '../../core/formats/edgeFile';
 
 /** What is due on one day, in a sentence each. */
@@ -31,13 +32,20 @@ export function dueDays(events: readonly EdgeEvent[], nameOf: (ref: string) => s
   });
 }
 
+/** A day as a calendar is told of it. */
+export const asSharpeningDay = ({ date, title, events }: DueDay): SharpeningDay => ({
+  date,
+  title: title.slice(0, 500),
+  why: [...new Set(events.map(({ why }) => why))].join('\n').slice(0, 2000),
+});
+
 /** Days as an iCalendar file: one whole-day entry each, the same id whenever it is made, so that taking it in again changes and does not double. */
-export function calendarOf(kitchen: string, id: string, days: readonly DueDay[], made: Date): string {
+export function calendarOf(kitchen: string, id: string, days: readonly SharpeningDay[], made: Date): string {
   const calendar = ical({
     name: `Edges: ${kitchen}`,
     prodId: { company: 'Scabbard', product: 'Edges', language: 'EN' },
   });
-  for (const { date, title, events } of days)
+  for (const { date, title, why } of days)
     calendar.createEvent({
       id: `${id}-${date}@scabbard`,
       start: new Date(`${date}T00:00:00Z`),
@@ -45,7 +53,7 @@ export function calendarOf(kitchen: string, id: string, days: readonly DueDay[],
       allDay: true,
       stamp: made,
       summary: title,
-      description: [...new Set(events.map(({ why }) => why))].join('\n'),
+      description: why,
     });
   return calendar.toString();
 }

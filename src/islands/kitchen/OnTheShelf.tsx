@@ -1,7 +1,8 @@
 import { Button, NativeSelect, Textarea } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useState } from 'react';
-import { typeBlurbs, typeNames } from '../../../data/names';
+import { typeNames } from '../../../data/names';
+import { typeBlurbs } from '../../../data/typeFacts';
 import { addModels } from '../../client/catalogue';
 import type { BladeModel } from '../../core/blade/schema';
 import { BOUNDS } from '../../core/formats/kitchenBounds';

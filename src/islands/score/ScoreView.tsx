@@ -9,9 +9,12 @@ import { taskLoads } from '../../core/load/load';
 import { FIT, PART_WEIGHTS, type Constant } from '../../core/constants';
 import { cookContexts } from '../../core/fit/cook';
 import { taskModes } from '../../core/fit/modes';
+import { cutScene, sceneWords } from '../../core/fit/scene';
 import { explain, PARTS, prepareTask } from '../../core/fit/score';
 import { bladeTraits } from '../../core/fit/traits';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import { completeKitchen } from '../../core/kitchen/kitchen';
+import { Cuts } from '../cut/CutView';
 import { Dress } from '../shared/Dress';
 import { Masthead } from '../shared/Masthead';
 import { ScoreParts } from '../shared/ScoreParts';
@@ -77,6 +80,12 @@ export default function ScoreView() {
   );
 }
 
+/** The hand that holds the example. */
+const MIDDLING = {
+  grip: 'pinch' as const,
+  handLengthMm: DEFAULTS.handLengthMm,
+  palmBreadthMm: Math.round(DEFAULTS.handLengthMm * DEFAULTS.palmPerHand),
+};
 const kitchen = completeKitchen({ format: 'scabbard.kitchen', version: 1 }, reference, []).kitchen;
 const cooks = cookContexts(kitchen, taskLoads(kitchen, reference));
 
@@ -196,7 +205,9 @@ function Example() {
   const task = reference.tasks.get(taskId);
   if (!type || !task) return null;
   const blade = typicalBlade(type, { lengthMm: length }, 'right');
-  const explanation = explain(bladeTraits(blade, reference), prepareTask(task), cooks);
+  const traits = bladeTraits(blade, reference);
+  const explanation = explain(traits, prepareTask(task), cooks);
+  const scene = cooks[0] ? cutScene(traits, task, cooks[0]) : null;
   return (
     <section className={css.example}>
       <h2>Try it</h2>
@@ -236,6 +247,7 @@ function Example() {
         <b className="figure">{Math.floor(explanation.score)}</b> {explanation.word}, for a middling hand and board
       </p>
       <ScoreParts explanation={explanation} />
+      {scene && <Cuts cuts={[{ scene, words: sceneWords(scene), blade, hand: MIDDLING }]} />}
     </section>
   );
 }

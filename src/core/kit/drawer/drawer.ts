@@ -1,3 +1,4 @@
+import { isMeasured } from '../../fit/measuredScore';
 import { GUIDANCE, SCORE_WORDS } from '../../constants';
 import type { BladeModel } from '../../blade/schema';
 import { explain } from '../../fit/score';
@@ -20,7 +21,7 @@ export interface DrawerKnife {
   /** One sentence: why this verdict. */
   why: string;
   /** Tasks that go to it today, most minutes first. */
-  doesBest: { task: string; minutesPerWeek: number; score: number }[];
+  doesBest: { task: string; minutesPerWeek: number; score: number; measured: boolean }[];
   minutesPerWeek: number;
   /** What putting it right gives back: coverage (0–1) and its price; null when nothing needs doing. */
   givesBack: { coverage: number; price: number } | null;
@@ -124,6 +125,7 @@ export function readDrawer(context: PlanningContext): Drawer {
         task: load.task.id,
         minutesPerWeek: load.minutesPerWeek,
         score: Math.round(score),
+        measured: isMeasured(context.cooks, knife.blade, load.task.id),
       })),
       minutesPerWeek: doesBest.reduce((sum, { load }) => sum + load.minutesPerWeek, 0),
       givesBack:

@@ -5,7 +5,7 @@ import { RULER, UPKEEP } from '../../constants';
 import { gramsAt } from '../../edge/learned';
 import { readKitchenFile, type KitchenFile } from '../../formats/kitchenFile';
 import type { DiaryEntry } from '../../formats/diaryFile';
-import { diaryChanged, givenAway, logged } from '../../kitchen/changes';
+import { cookLeft, diaryChanged, givenAway, logged } from '../../kitchen/changes';
 import { fileOf } from '../../testing/trade';
 import { preparePlanning } from '../context/planningContext';
 import { planProven } from '../plan/planKitchen';
@@ -65,6 +65,19 @@ describe('a diary', () => {
       { owned: [chef, { type: 'paring' }] },
     );
     expect(givenAway(two, 0).diary).toEqual([{ on: '2026-02-02', knife: 0, did: 'oiled' }]);
+  });
+
+  test('a cook who leaves takes along what they held; what others held and did stays theirs', () => {
+    const held = (cook: number) => ({ model: 'oskavel-gyuto-210', on: '2026-02-01', cook, answers: {} });
+    const file = kitchen([{ on: '2026-02-01', knife: 0, did: 'used', cook: 2 }], {
+      cooks: [{ name: 'a' }, { name: 'b' }, { name: 'c' }],
+      trials: { hand: [held(0), held(1), held(2)] },
+    });
+    const left = cookLeft(file, 1);
+    expect(left.cooks?.map(({ name }) => name)).toEqual(['a', 'c']);
+    expect(left.trials?.hand?.map(({ cook }) => cook)).toEqual([0, 1]);
+    expect(left.diary?.[0]?.cook).toBe(1);
+    expect(() => report(left)).not.toThrow();
   });
 
   test('a knife that chipped on a food is not planned for it again, and the plan says so', () => {

@@ -1,6 +1,7 @@
 import { Button, Chip, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { toolNames, typeBlurbs, typeNames, usualLengths } from '../../../../data/names';
+import { toolNames, typeNames } from '../../../../data/names';
+import { typeBlurbs, usualLengths } from '../../../../data/typeFacts';
 import { CONDITIONS } from '../../../core/formats/kitchenWords';
 import { Field } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';

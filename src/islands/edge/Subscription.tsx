@@ -1,0 +1,86 @@
+import { Button, TextInput } from '@mantine/core';
+import { useEffect, useState } from 'react';
+import { changeCalendar, hasCalendar, openCalendar, revokeCalendar } from '../../client/calendar';
+import type { SharpeningDay } from '../../core/formats/sharpeningDays';
+import { CopyText } from '../paper/CopyText';
+import css from './EdgeView.module.css';
+
+/** A private address from which any calendar takes the days again and again; it can be revoked. */
+export function Subscription({ id, days }: { id: string; days: readonly SharpeningDay[] }) {
+  const [open, setOpen] = useState<boolean | null>(null);
+  const [made, setMade] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    let stale = false;
+    hasCalendar(id).then(
+      (has) => {
+        if (!stale) setOpen(has);
+      },
+      () => undefined,
+    );
+    return () => {
+      stale = true;
+    };
+  }, [id]);
+  // whoever subscribed hears of the days as they are now
+  useEffect(() => {
+    if (open) changeCalendar(id, days).catch(() => undefined);
+  }, [open, id, days]);
+  const trying = async (work: () => Promise<void>) => {
+    setTrouble(null);
+    try {
+      await work();
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'That did not work just now.');
+    }
+  };
+  if (open === null) return null;
+  return (
+    <div className={css.subscription}>
+      <p className="faded">
+        {open
+          ? 'These days have a private address: whoever has it reads them in a calendar. They are told anew whenever this page is opened.'
+          : 'Or subscribe: a private address from which your calendar takes these days again and again.'}
+      </p>
+      <div className={css.deeds}>
+        <Button
+          variant="default"
+          onClick={() =>
+            void trying(async () => {
+              setMade(new URL(await openCalendar(id, days), location.href).href);
+              setOpen(true);
+            })
+          }
+        >
+          {open ? 'A new address instead' : 'Make a private address'}
+        </Button>
+        {open && (
+          <Button
+            variant="default"
+            onClick={() =>
+              void trying(async () => {
+                await revokeCalendar(id);
+                setMade(null);
+                setOpen(false);
+              })
+            }
+          >
+            Revoke it
+          </Button>
+        )}
+      </div>
+      {made && (
+        <div className={css.subscription} role="status">
+          <TextInput
+            label="The address: it is told only this once"
+            value={made}
+            readOnly
+            onFocus={(e) => e.currentTarget.select()}
+          />
+          <CopyText text={made}>Copy the address</CopyText>
+        </div>
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+    </div>
+  );
+}
