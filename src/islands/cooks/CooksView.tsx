@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
-import { cookLeft } from '../../core/kitchen/changes';
+import { cookLeft } from '../../core/kitchen/deeds';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';

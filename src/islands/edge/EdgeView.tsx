@@ -3,7 +3,7 @@ import type { Remote } from 'comlink';
 import { useMemo, type ComponentProps } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
-import { diaryChanged, logged } from '../../core/kitchen/changes';
+import { diaryChanged, logged } from '../../core/kitchen/deeds';
 import type { Edges } from '../../workers/edges';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { download, fileName } from '../shared/download';

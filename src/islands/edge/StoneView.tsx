@@ -7,7 +7,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import { pathOf, upsideDown } from '../../core/drawing/shape';
 import { sectionPoints } from '../../core/drawing/section';
 import { sessionFor, type Session } from '../../core/edge/session';
-import { logged } from '../../core/kitchen/changes';
+import { logged } from '../../core/kitchen/deeds';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { today } from '../shared/today';

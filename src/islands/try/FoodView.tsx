@@ -5,7 +5,7 @@ import type { StoredKitchen } from '../../client/kitchens';
 import { MOST } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { BenchTrialFile, TriedKnife } from '../../core/formats/trialsFile';
-import { benchTried, measuredCounting } from '../../core/kitchen/changes';
+import { benchTried, measuredCounting } from '../../core/kitchen/deeds';
 import type { FoodToTry } from '../../core/kit/trying/foods';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';

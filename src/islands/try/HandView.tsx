@@ -10,7 +10,7 @@ import { BOUNDS, MOST } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
 import type { HandTestFile } from '../../core/formats/trialsFile';
-import { handTested } from '../../core/kitchen/changes';
+import { handTested } from '../../core/kitchen/deeds';
 import { motionShares } from '../../core/kitchen/kitchen';
 import { checksFor, consequenceOf, type HandCheck, type Holder, readHandTest } from '../../core/trial/handTest';
 import type { KitchenWorker } from '../../workers/kitchen.worker';

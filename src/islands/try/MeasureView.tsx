@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile, ProfileFile } from '../../core/formats/kitchenFile';
-import { measuredOwned, profileTraced } from '../../core/kitchen/changes';
+import { measuredOwned, profileTraced } from '../../core/kitchen/deeds';
 import { heightLost } from '../../core/measure/profile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure, LengthFigure } from '../shared/Field';
