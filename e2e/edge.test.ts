@@ -107,7 +107,7 @@ test('sharpening days at a private address: any calendar reads them, nobody else
   await page.goto(`${page.url()}/edge`);
   await tap(page, 'xpath///button[contains(., "Make a private address")]');
   const shown = await page.waitForSelector('input[readonly]');
-  const url = (await shown?.evaluate((e) => (e).value)) ?? '';
+  const url = (await shown?.evaluate((e) => e.value)) ?? '';
   const answer = await fetch(url);
   expect(answer.headers.get('content-type')).toContain('text/calendar');
   const events = new ICAL.Component(ICAL.parse(await answer.text()) as unknown[]).getAllSubcomponents('vevent');
