@@ -14,7 +14,8 @@ import { MOTIONS } from '../shared/MotionDrawing';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
-import { percent, typeName } from '../shared/words';
+import { cookName, knifeName } from '../shared/names';
+import { percent } from '../shared/words';
 import { CookForm } from './CookForm';
 import css from './CooksView.module.css';
 import { LengthDrawing } from './LengthDrawing';
@@ -31,8 +32,6 @@ export default function CooksView({ stored }: { stored: StoredKitchen }) {
     </KitchenFrame>
   );
 }
-
-const nameOf = (cook: CookFile, i: number) => cook.name ?? (i === 0 ? 'Main cook' : `Cook ${i + 1}`);
 
 function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
@@ -73,7 +72,7 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
               <SegmentedControl
                 aria-label="Which cook"
                 value={String(shown)}
-                data={cooks.map((each, i) => ({ value: String(i), label: nameOf(each, i) }))}
+                data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
                 onChange={(value) => setAt(Number(value))}
               />
               <Figure
@@ -87,9 +86,9 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
           <CookForm
             key={shown}
             cook={cook}
-            name={nameOf(cook, shown)}
+            name={cookName(cook, shown)}
             motionBlades={motionBlades}
-            owned={(answer?.owned ?? []).map((blade) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`)}
+            owned={(answer?.owned ?? []).map(knifeName)}
             onChange={(change) =>
               setCooks((now) => now.map((each, i) => (i === shown ? { ...each, ...change } : each)))
             }

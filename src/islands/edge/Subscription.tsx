@@ -1,8 +1,8 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { changeCalendar, hasCalendar, openCalendar, revokeCalendar } from '../../client/calendar';
 import type { SharpeningDay } from '../../core/formats/sharpeningDays';
-import { CopyText } from '../paper/CopyText';
+import { ToldOnce } from '../paper/ToldOnce';
 import css from './EdgeView.module.css';
 
 /** A private address from which any calendar takes the days again and again; it can be revoked. */
@@ -69,17 +69,7 @@ export function Subscription({ id, days }: { id: string; days: readonly Sharpeni
           </Button>
         )}
       </div>
-      {made && (
-        <div className={css.subscription} role="status">
-          <TextInput
-            label="The address: it is told only this once"
-            value={made}
-            readOnly
-            onFocus={(e) => e.currentTarget.select()}
-          />
-          <CopyText text={made}>Copy the address</CopyText>
-        </div>
-      )}
+      {made && <ToldOnce what="address" address={made} className={css.subscription ?? ''} />}
       {trouble && <p role="alert">{trouble}</p>}
     </div>
   );

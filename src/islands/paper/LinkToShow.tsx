@@ -1,9 +1,9 @@
-import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { listShown, showPlan, withdrawShown, type Shown } from '../../client/shown';
 import type { Plan } from '../../core/formats/planFile';
 import { day } from '../shared/words';
-import { CopyText } from './CopyText';
+import { ToldOnce } from './ToldOnce';
 import css from './PaperView.module.css';
 
 const DAYS = [
@@ -54,17 +54,7 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
           Make a link
         </Button>
       </div>
-      {made && (
-        <div className={css.made} role="status">
-          <TextInput
-            label="The link: it is told only this once"
-            value={made}
-            readOnly
-            onFocus={(e) => e.currentTarget.select()}
-          />
-          <CopyText text={made}>Copy the link</CopyText>
-        </div>
-      )}
+      {made && <ToldOnce what="link" address={made} className={css.made ?? ''} />}
       {trouble && <p role="alert">{trouble}</p>}
       {links.length > 0 && (
         <ul className={css.links} aria-label="Links of this kitchen">

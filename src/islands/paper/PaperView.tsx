@@ -14,6 +14,7 @@ import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
 import { sheetsFile } from '../shared/useSheets';
 import { Working } from '../shared/Working';
+import { knifeName } from '../shared/names';
 import { taskName, typeName } from '../shared/words';
 import { CopyText } from './CopyText';
 import { LinkToShow } from './LinkToShow';
@@ -108,7 +109,7 @@ function Files({
     return svgOf(
       plan.kitchen,
       blades.map((blade) => ({
-        name: `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`,
+        name: knifeName(blade),
         drawing: drawKnife(blade),
       })),
     );

@@ -14,7 +14,8 @@ import { usePlanner, type Answer } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { day, taskName } from '../shared/words';
 import { today } from '../shared/today';
-import { choicesOf, cookName, Pick, type Choice, type Choices } from './choices';
+import { cookName } from '../shared/names';
+import { choicesOf, Pick, type Choice, type Choices } from './choices';
 import { FoodResult } from './FoodResult';
 import { RunSheet } from './RunSheet';
 import { TryMast, TryPage } from './TryMast';
@@ -259,7 +260,7 @@ function NewTrial({
           <NativeSelect
             label="Who tries"
             value={String(cook)}
-            data={(kitchen.cooks ?? []).map((_, i) => ({ value: String(i), label: cookName(kitchen, i) }))}
+            data={(kitchen.cooks ?? []).map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
             onChange={(e) => setCook(Number(e.currentTarget.value))}
           />
         )}

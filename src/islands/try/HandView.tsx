@@ -6,6 +6,7 @@ import { typeNames } from '../../../data/names';
 import { typeRoles } from '../../../data/typeFacts';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
+import { TRIAL } from '../../core/constants';
 import { BOUNDS, MOST } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
@@ -23,7 +24,8 @@ import { Working } from '../shared/Working';
 import { day, money, typeName } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
 import { today } from '../shared/today';
-import { choicesOf, cookName, handOfCook, Pick, type Choices } from './choices';
+import { cookName } from '../shared/names';
+import { choicesOf, handOfCook, Pick, type Choices } from './choices';
 import { TryMast, TryPage } from './TryMast';
 import css from './HandView.module.css';
 
@@ -34,7 +36,7 @@ const VERDICTS = {
   open: 'Not finished',
   unfinished: 'Not finished',
 } as const;
-const SECONDS = 120;
+const SECONDS = 60 * TRIAL.hand.minutes.value;
 
 /** Knives held for two minutes, one check after another. */
 export default function HandView({ stored }: { stored: StoredKitchen }) {
@@ -130,7 +132,7 @@ function WhichKnife({
         <NativeSelect
           label="Whose hand"
           value={String(cook)}
-          data={Array.from({ length: cooks }, (_, i) => ({ value: String(i), label: cookName(kitchen, i) }))}
+          data={Array.from({ length: cooks }, (_, i) => ({ value: String(i), label: cookName(kitchen.cooks?.[i], i) }))}
           onChange={(e) => setCook(Number(e.currentTarget.value))}
         />
       )}
@@ -468,7 +470,7 @@ function Held({
                   {day(on)}
                   {place && `, ${place}`}
                   {asked !== undefined && `, ${money(asked, kitchen.currency ?? 'EUR')}`}
-                  {several && `, by ${cookName(kitchen, cook ?? 0)}`}
+                  {several && `, by ${cookName(kitchen.cooks?.[cook ?? 0], cook ?? 0)}`}
                   {label && `; ${typeName(label.type).toLowerCase()} ${label.lengthMm ?? ''} mm by its label`}
                 </td>
               ))}

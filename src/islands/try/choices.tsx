@@ -1,9 +1,9 @@
 import { NativeSelect } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
-import type { CookFile, KitchenFile } from '../../core/formats/kitchenFile';
+import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { Answer } from '../shared/usePlanner';
-import { typeName } from '../shared/words';
+import { knifeName } from '../shared/names';
 
 /** A knife that can be tried. */
 export interface Choice {
@@ -12,14 +12,12 @@ export interface Choice {
   blade: BladeModel;
 }
 
-const named = (blade: BladeModel) => `${typeName(blade.type)}, ${Math.round(blade.lengthMm)} mm`;
-
 /** What may be tried: the drawer, the plan, then every model. */
 export function choicesOf({ plan, owned }: Answer, catalogue: ReadonlyMap<string, BladeModel>) {
-  const drawer = owned.map((blade, i) => ({ ref: `owned-${i}`, name: named(blade), blade }));
+  const drawer = owned.map((blade, i) => ({ ref: `owned-${i}`, name: knifeName(blade), blade }));
   const planned = plan.steps.flatMap(({ action, model, order }) => {
     const blade = action === 'buy' && model ? catalogue.get(model) : undefined;
-    return blade ? [{ ref: `step-${order}`, name: named(blade), blade }] : [];
+    return blade ? [{ ref: `step-${order}`, name: knifeName(blade), blade }] : [];
   });
   const models = [...catalogue.values()].map((blade) => ({
     ref: blade.id,
@@ -73,7 +71,3 @@ export function handOfCook(cook: CookFile | undefined) {
   };
 }
 export type Hand = ReturnType<typeof handOfCook>;
-
-/** Name of a cook of a kitchen by place. */
-export const cookName = (kitchen: KitchenFile, index: number) =>
-  kitchen.cooks?.[index]?.name ?? (index === 0 ? 'Main cook' : `Cook ${index + 1}`);
