@@ -32,17 +32,17 @@ let planned: PlanningContext | null = null;
 /** The kit last proven, by candidate: where the next search starts. */
 let proven: readonly string[] = [];
 
+/** Who waits for a breath, in order. One channel serves them all: one made for every breath could be cleared away before it has spoken. */
+const breathing: (() => void)[] = [];
+const { port1: ear, port2: mouth } = new MessageChannel();
+ear.onmessage = () => breathing.shift()?.();
+
 /** A breath lets waiting messages in: a message to oneself comes after those that wait already, and sooner than any timer. */
-function breathe(): Promise<void> {
-  const { port1, port2 } = new MessageChannel();
-  return new Promise((resolve) => {
-    port1.onmessage = () => {
-      port1.close();
-      resolve();
-    };
-    port2.postMessage(null);
+const breathe = () =>
+  new Promise<void>((resolve) => {
+    breathing.push(resolve);
+    mouth.postMessage(null);
   });
-}
 /** A rest, for what may take its time: the page comes first. */
 const rest = () => new Promise<void>((resolve) => setTimeout(resolve, 4));
 const newest = new Newest(breathe);

@@ -25,7 +25,7 @@ export default function BladeView({ stored, model }: { stored: StoredKitchen; mo
 }
 
 function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
-  const worker = useKitchenWorker();
+  const { worker } = useKitchenWorker();
   const [found, setFound] = useState<Character | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
 

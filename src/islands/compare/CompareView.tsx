@@ -42,7 +42,7 @@ export default function CompareView({ stored, asked }: { stored: StoredKitchen; 
 }
 
 function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) {
-  const worker = useKitchenWorker();
+  const { worker } = useKitchenWorker();
   const [models, setModels] = useState<BladeModel[]>([]);
   const [chosen, setChosen] = useState(asked);
   const [found, setFound] = useState<Character[]>([]);

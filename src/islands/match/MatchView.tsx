@@ -36,7 +36,7 @@ export default function MatchView({ stored }: { stored: StoredKitchen }) {
 const FIRST: Arrangement = { tasks: 'load', blades: 'worth', role: 'all', search: '', mineOnly: true, keptOnly: false };
 
 function Match({ stored }: { stored: StoredKitchen }) {
-  const worker = useKitchenWorker();
+  const { worker } = useKitchenWorker();
   const [table, setTable] = useState<MatchTable | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [how, setHow] = useState(FIRST);

@@ -27,7 +27,9 @@ export default function SchoolsView({ stored }: { stored: StoredKitchen }) {
 type Sets = Awaited<ReturnType<KitchenWorker['sets']>>;
 
 function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
-  const { catalogue, trouble } = useCatalogue(worker);
+  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  const [failed, setFailed] = useState<string | null>(null);
+  const trouble = noCatalogue ?? failed;
   const [schools, setSchools] = useState<SchoolView[]>([]);
   const [sets, setSets] = useState<Sets>([]);
   /** How many schools have answered of this kitchen; null once all have. */
@@ -36,7 +38,7 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
     if (!catalogue) return;
     let stale = false;
     const told: SchoolView[] = [];
-    void (async () => {
+    const askAll = async () => {
       const all = await worker.schools(
         kitchen,
         proxy((school) => {
@@ -52,7 +54,11 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
       if (!all) return;
       const verdicts = await worker.sets(kitchen);
       if (!stale) setSets(verdicts);
-    })();
+    };
+    setFailed(null);
+    askAll().catch((error: unknown) => {
+      if (!stale) setFailed(error instanceof Error ? error.message : 'The schools could not be asked.');
+    });
     return () => {
       stale = true;
     };

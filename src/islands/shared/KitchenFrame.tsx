@@ -54,7 +54,7 @@ function useUndoKeys({ undo, redo }: KitchenEdits): void {
 }
 
 function Frame({ stored, here, tools, children }: Props) {
-  const worker = useKitchenWorker();
+  const { worker, failed } = useKitchenWorker();
   const edits = useKitchen(stored, worker);
   const { kitchen, update, undo, redo, canUndo, canRedo, state, why, fromElsewhere, settle } = edits;
   useUndoKeys(edits);
@@ -112,6 +112,14 @@ function Frame({ stored, here, tools, children }: Props) {
         {tools}
       </KitchenMast>
 
+      {failed && (
+        <div className={css.notice} role="alert">
+          <p>A part of this page could not be loaded. What you changed is kept on this device; load the page again.</p>
+          <Button size="xs" variant="default" onClick={() => location.reload()}>
+            Load again
+          </Button>
+        </div>
+      )}
       <SaveNotice {...{ state, why, settle }} />
       {children(edits, worker)}
     </>

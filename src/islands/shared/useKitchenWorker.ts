@@ -7,9 +7,13 @@ function begin() {
   return { worker, remote: wrap<KitchenWorker>(worker) };
 }
 
-/** The worker behind this page, for as long as the page is open: planning and saving happen there. */
-export function useKitchenWorker(): Remote<KitchenWorker> {
+/** The worker behind this page, for as long as the page is open: planning and saving happen there. `failed`: it never came, or broke down. */
+export function useKitchenWorker(): { worker: Remote<KitchenWorker>; failed: boolean } {
   const [{ worker, remote }] = useState(begin);
-  useEffect(() => () => worker.terminate(), [worker]);
-  return remote;
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    worker.onerror = () => setFailed(true);
+    return () => worker.terminate();
+  }, [worker]);
+  return { worker: remote, failed };
 }
