@@ -31,7 +31,7 @@ await run(() => {
   const keeping = keepingOf(
     knivesOf(context, plan).map(({ ref, name, blade }) => thingOf(ref, name, blade)),
     storage,
-    { guard: price('guard'), strip: price('magnet-strip') },
+    { guard: price('guard'), strip: price('magnet-strip'), roll: price('roll') },
   );
   return `${JSON.stringify(keeping, null, 2)}\n`;
 });

@@ -33,8 +33,13 @@ export async function ask<T>(read: (answer: unknown) => T, url: string, method =
   });
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return read(answer);
+  throw refusal(response.status, answer);
+}
+
+/** What the server told when it refused. */
+export function refusal(status: number, answer: unknown): Refused {
   const told = problemSchema.safeParse(answer);
-  throw told.success
-    ? new Refused(response.status, told.data.detail, told.data.faults)
-    : new Refused(response.status, `The server answered ${response.status}. Try again.`);
+  return told.success
+    ? new Refused(status, told.data.detail, told.data.faults)
+    : new Refused(status, `The server answered ${status}. Try again.`);
 }

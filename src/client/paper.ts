@@ -3,7 +3,8 @@ import type { StepBrief } from '../core/formats/briefFile';
 import type { Care } from '../core/formats/care';
 import type { Paper, PaperKind } from '../core/formats/paper';
 import type { Plan } from '../core/formats/planFile';
-import { Refused } from './http';
+import type { Placed, StoragePlace } from '../core/formats/storageFile';
+import { Refused, refusal } from './http';
 
 export interface PaperAsked {
   plan: Plan;
@@ -25,8 +26,7 @@ async function fetchPdf(url: string, asked: unknown): Promise<Blob> {
   }).catch(() => {
     throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
   });
-  if (!answer.ok)
-    throw new Refused(answer.status, `The server could not set the sheets (${answer.status}). Try again.`);
+  if (!answer.ok) throw refusal(answer.status, await answer.json().catch(() => null));
   return answer.blob();
 }
 
@@ -39,3 +39,13 @@ export const fetchLifeSize = (asked: {
   paper: Paper;
   knives: { ref: string; name: string; blade: BladeModel }[];
 }): Promise<Blob> => fetchPdf('/api/life-size', asked);
+
+/** The places where knives live as a PDF. */
+export const fetchPlaces = (asked: {
+  title: string;
+  paper: Paper;
+  trueSize: boolean;
+  places: { name: string; place: StoragePlace }[];
+  knives: { ref: string; name: string; blade: BladeModel }[];
+  placed: Placed[];
+}): Promise<Blob> => fetchPdf('/api/places', asked);

@@ -3,6 +3,7 @@ import { drawKnife } from '../core/drawing/knife';
 import type { Drawing } from '../core/drawing/shape';
 import type { Paper } from '../core/formats/paper';
 import { FADED, INK, Sheets } from './sheet';
+import { checkBar, cross, joint, MARGIN } from './trueSize';
 
 /** A knife to be drawn at true size. */
 export interface LifeSizeKnife {
@@ -12,13 +13,11 @@ export interface LifeSizeKnife {
   blade: BladeModel;
 }
 
-const MARGIN = 10;
 /** Height of the words over a drawing, and of the check bar at the foot, mm. */
 const WORDS = 11;
 const FOOT = 20;
 /** What a knife over several sheets shows on both sides of a joint, mm. */
 const OVERLAP = 16;
-const BAR = 100;
 
 /** How a knife is told to the hand: weight, and where it balances. */
 function heft({ weightG, balanceMm }: BladeModel): string {
@@ -111,36 +110,6 @@ function paint(page: Sheets, { knife, drawing, parts, wide }: Spread, part: numb
   });
   if (part > 0) joint(page, MARGIN + OVERLAP / 2, top, high, part);
   if (part < parts - 1) joint(page, MARGIN + wide - OVERLAP / 2, top, high, part + 1);
-}
-
-function cross(page: Sheets, { x, y }: { x: number; y: number }): void {
-  for (const [dx, dy] of [
-    [3, 0],
-    [0, 3],
-  ] as const)
-    page.line({ x: x - dx, y: y - dy }, { x: x + dx, y: y + dy }, { color: INK, width: 0.3 });
-}
-
-/** The line on which two sheets meet: laid one over the other until the marks cover. */
-function joint(page: Sheets, x: number, top: number, high: number, number: number): void {
-  page.line({ x, y: top - 2 }, { x, y: top + high + 2 }, { color: FADED, width: 0.2, dash: 2 });
-  for (const y of [top, top + high]) cross(page, { x, y });
-  page.text(`joint ${number}`, x + 1.5, top + high - 1, { size: 7, color: FADED, wide: 20 });
-}
-
-/** A bar of exactly 100 mm, ticked in centimetres. */
-function checkBar(page: Sheets): void {
-  const y = page.high - 11;
-  page.line({ x: MARGIN, y }, { x: MARGIN + BAR, y }, { color: INK, width: 0.3 });
-  for (let mm = 0; mm <= BAR; mm += 10) {
-    const tall = mm % 50 === 0 ? 4 : 2.5;
-    page.line({ x: MARGIN + mm, y }, { x: MARGIN + mm, y: y - tall }, { color: INK, width: 0.3 });
-  }
-  page.text('This bar is 100 mm long. If it is not, print again at 100 %, “actual size”.', MARGIN + BAR + 5, y - 4, {
-    size: 9,
-    color: FADED,
-    wide: page.wide - 2 * MARGIN - BAR - 5,
-  });
 }
 
 /** A rule to lay the hand on, with what to measure. */

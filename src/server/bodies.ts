@@ -7,6 +7,7 @@ import { Faults, faultsOf, FaultyInput } from '../core/formats/faults';
 import { parseJson } from '../core/formats/json';
 import { planFileSchema } from '../core/formats/planFile';
 import { MAX_SHARPENING_DAYS, sharpeningDaysSchema } from '../core/formats/sharpeningDays';
+import { placedSchema, placeSchema } from '../core/formats/storageFile';
 import { MAX_SHOWN_DAYS } from '../core/formats/shownPlan';
 import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
 import {
@@ -187,6 +188,22 @@ export const BODIES = {
         .max(100),
     }),
     { bytes: 512 * 1024, values: 20_000 },
+  ),
+  places: reader(
+    z.strictObject({
+      title: z.string().max(200),
+      paper: z.enum(['a4', 'letter']),
+      trueSize: z.boolean(),
+      places: z
+        .array(z.strictObject({ name: z.string().max(80), place: placeSchema }))
+        .min(1)
+        .max(40),
+      knives: z
+        .array(z.strictObject({ ref: z.string().max(80), name: z.string().max(200), blade: bladeModelSchema }))
+        .max(100),
+      placed: z.array(placedSchema).max(100),
+    }),
+    { bytes: 512 * 1024, values: 40_000 },
   ),
   open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
   nothing: reader(z.strictObject({}), little),

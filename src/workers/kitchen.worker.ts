@@ -3,6 +3,8 @@ import { Newest } from './newest';
 import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Edges } from './edges';
+import type { KeptKit } from './keep';
+import type { Storage } from '../core/formats/storageFile';
 import type { Shelf } from './shop';
 import type { SeenCut } from './trying';
 import type { ExamplePhoto } from '../core/measure/examplePhoto';
@@ -52,6 +54,7 @@ const stock = () => import('./stock');
 const argue = () => import('./argue');
 const shop = () => import('./shop');
 const edges = () => import('./edges');
+const keep = () => import('./keep');
 
 /** What makes an answer certain; null when a newer question has come while it was fetched. */
 async function proving() {
@@ -161,6 +164,11 @@ const kitchenWorker = {
   async edges(plan: Plan, from: string, months: number): Promise<Edges | null> {
     const on = planned ?? context;
     return on && (await edges()).edgesOf(on, plan, from, months);
+  },
+  /** Where every knife of the present plan and of the drawer lives in a storage. */
+  async stored(plan: Plan, storage: Storage): Promise<KeptKit | null> {
+    const on = planned ?? context;
+    return on && (await keep()).keptKit(on, plan, storage);
   },
   /** What keeps every knife of the present plan and of the drawer. */
   async care(plan: Plan): Promise<Care[]> {

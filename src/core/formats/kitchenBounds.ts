@@ -20,6 +20,7 @@ export const BOUNDS = {
   seconds: [0, 7200],
   diaryMinutes: [0, 600],
   grams: [1, 5000],
+  rollWeightG: [100, 20_000],
   money: [0, 1_000_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
 
@@ -36,4 +37,6 @@ export const MOST = {
   runs: 240,
   profiles: 12,
   diary: 5000,
+  laid: 80,
+  away: 8,
 } as const;

@@ -7,6 +7,7 @@ import { date, id, list, money, number, object, oneOf, share, taste, text, truth
 import { parseJson } from './json';
 import { BOUNDS, MOST } from './kitchenBounds';
 import { diaryEntrySchema } from './diaryFile';
+import { pocketsSchema, storageSchema } from './storageFile';
 import { trialsSchema } from './trialsFile';
 import {
   BALANCE_TASTES,
@@ -120,6 +121,67 @@ const ownDishSchema = object({
   tasks: list(object({ id, amount: number(...BOUNDS.amount), optional: truth.optional() }), 60),
 });
 
+const boardSchema = object({
+  lengthMm: number(...BOUNDS.boardLengthMm).optional(),
+  widthMm: number(...BOUNDS.boardWidthMm).optional(),
+  material: oneOf(BOARD_MATERIALS).optional(),
+  counter: oneOf(COUNTERS).optional(),
+});
+
+const cookingSchema = object({
+  mealsPerWeek: number(...BOUNDS.mealsPerWeek).optional(),
+  portions: number(...BOUNDS.portions).optional(),
+  guests: object({
+    portions: number(...BOUNDS.guests),
+    times: number(...BOUNDS.times),
+    per: oneOf(PERIODS),
+  }).optional(),
+  sizes: list(
+    object({
+      id,
+      heightMm: number(1, 500).optional(),
+      widthMm: number(1, 600).optional(),
+      minutes: number(...BOUNDS.minutes).optional(),
+    }),
+    200,
+  ).optional(),
+  cuisines: list(object({ id, share: share.optional() }), 60).optional(),
+  dishes: list(
+    object({
+      id,
+      times: number(...BOUNDS.times),
+      per: oneOf(PERIODS),
+      portions: number(...BOUNDS.portions).optional(),
+      months: list(number(1, 12, true), 12).optional(),
+    }),
+    400,
+  ).optional(),
+  ownDishes: list(ownDishSchema, MOST.ownDishes).optional(),
+  tasks: list(
+    object({
+      id,
+      times: number(...BOUNDS.times),
+      per: oneOf(PERIODS),
+      amount: number(...BOUNDS.amount).optional(),
+      matters: number(...BOUNDS.matters).optional(),
+    }),
+    400,
+  ).optional(),
+});
+
+/** Another kitchen a roll is packed for: what it holds, and what is cooked there on which board; what is not said is as at home. */
+const awaySchema = object({
+  name: text(60).optional(),
+  pockets: pocketsSchema.optional(),
+  maxWeightG: number(...BOUNDS.rollWeightG)
+    .nullable()
+    .optional(),
+  cook: number(0, MOST.cooks - 1, true).optional(),
+  board: boardSchema.optional(),
+  roughUse: truth.optional(),
+  cooking: cookingSchema.optional(),
+});
+
 /** The kitchen file as people write it: everything but `format` and `version` may be left out. Documented in docs/formats.md. */
 export const kitchenFileSchema = object({
   format: z.literal('scabbard.kitchen', { error: (issue) => `${shown(issue.input)} is not "scabbard.kitchen"` }),
@@ -131,12 +193,7 @@ export const kitchenFileSchema = object({
     .optional(),
   cooks: list(cookSchema, MOST.cooks).min(1, 'is empty; describe at least one cook or leave it out').optional(),
   cooksAtOnce: number(...BOUNDS.cooksAtOnce, true).optional(),
-  board: object({
-    lengthMm: number(...BOUNDS.boardLengthMm).optional(),
-    widthMm: number(...BOUNDS.boardWidthMm).optional(),
-    material: oneOf(BOARD_MATERIALS).optional(),
-    counter: oneOf(COUNTERS).optional(),
-  }).optional(),
+  board: boardSchema.optional(),
   habits: object({
     upkeep: oneOf(UPKEEPS).optional(),
     sharpening: oneOf(SHARPENINGS).optional(),
@@ -153,51 +210,15 @@ export const kitchenFileSchema = object({
     bones: truth.optional(),
   }).optional(),
   avoids: list(oneOf(FOODS_AVOIDED), 7).optional(),
-  cooking: object({
-    mealsPerWeek: number(...BOUNDS.mealsPerWeek).optional(),
-    portions: number(...BOUNDS.portions).optional(),
-    guests: object({
-      portions: number(...BOUNDS.guests),
-      times: number(...BOUNDS.times),
-      per: oneOf(PERIODS),
-    }).optional(),
-    sizes: list(
-      object({
-        id,
-        heightMm: number(1, 500).optional(),
-        widthMm: number(1, 600).optional(),
-        minutes: number(...BOUNDS.minutes).optional(),
-      }),
-      200,
-    ).optional(),
-    cuisines: list(object({ id, share: share.optional() }), 60).optional(),
-    dishes: list(
-      object({
-        id,
-        times: number(...BOUNDS.times),
-        per: oneOf(PERIODS),
-        portions: number(...BOUNDS.portions).optional(),
-        months: list(number(1, 12, true), 12).optional(),
-      }),
-      400,
-    ).optional(),
-    ownDishes: list(ownDishSchema, MOST.ownDishes).optional(),
-    tasks: list(
-      object({
-        id,
-        times: number(...BOUNDS.times),
-        per: oneOf(PERIODS),
-        amount: number(...BOUNDS.amount).optional(),
-        matters: number(...BOUNDS.matters).optional(),
-      }),
-      400,
-    ).optional(),
-  }).optional(),
+  cooking: cookingSchema.optional(),
   owned: list(ownedSchema, MOST.owned).optional(),
   tools: list(id, 60).optional(),
   diary: list(diaryEntrySchema, MOST.diary).optional(),
   /** Months in which nothing is cooked here, 1–12. */
   closedMonths: list(number(1, 12, true), 12).optional(),
+  /** Where knives live here, and the rolls packed for other kitchens. */
+  storage: storageSchema.optional(),
+  away: list(awaySchema, MOST.away).optional(),
   trials: trialsSchema.optional(),
   wishes: list(oneOf(WISHES), WISHES.length).optional(),
   budget: object({
@@ -256,6 +277,7 @@ export type CookFile = NonNullable<KitchenFile['cooks']>[number];
 export type DishFile = NonNullable<NonNullable<KitchenFile['cooking']>['dishes']>[number];
 export type OwnDishFile = z.infer<typeof ownDishSchema>;
 export type ProfileFile = z.infer<typeof profileSchema>;
+export type AwayFile = z.infer<typeof awaySchema>;
 export type OwnedFile = NonNullable<KitchenFile['owned']>[number];
 
 /** Parses an unknown value as a kitchen file. Throws {@link FaultyInput} with every fault. */

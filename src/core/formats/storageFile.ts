@@ -1,53 +1,81 @@
 import { z } from '../zod';
 import { faultsOf, FaultyInput, shown } from './faults';
+import { id, list, number, text, truth } from './fields';
 import { parseJson } from './json';
+import { MOST } from './kitchenBounds';
 
-const mm = (low: number, high: number) =>
-  z
-    .number({ error: (i) => `${shown(i.input)} is not a number of millimetres` })
-    .min(low)
-    .max(high);
-const long = mm(20, 2000);
-const MOST_PLACES = 40;
-const MOST_SLOTS = 60;
+const long = number(20, 2000);
+/** Longest lists of a storage. */
+const MOST_IN_STORAGE = { places: 40, slots: 60 } as const;
+const named = { name: text(60).optional() };
+const inside = { lengthMm: long, widthMm: long, heightMm: number(5, 500) };
+const slot = z.strictObject({ lengthMm: long, heightMm: number(5, 300), thicknessMm: number(0.5, 60) });
+const pocket = z.strictObject({ lengthMm: long, widthMm: number(5, 300) });
+const guard = z.strictObject({ lengthMm: long, heightMm: number(5, 300) });
+const several = <T extends z.ZodType>(item: T) => list(item, MOST_IN_STORAGE.slots).min(1, 'is empty; describe one');
 
-const placeSchema = z.discriminatedUnion('kind', [
+export const pocketsSchema = several(pocket);
+
+export const placeSchema = z.discriminatedUnion('kind', [
   /** A block: the blade goes in, the handle stands out. */
+  z.strictObject({ ...named, kind: z.literal('block'), slots: several(slot) }),
+  /** A tray in a drawer, its inside: knives lie flat, or (`slats` rows) stand on their spines between slats. */
   z.strictObject({
-    kind: z.literal('block'),
-    slots: z
-      .array(z.strictObject({ lengthMm: long, heightMm: mm(5, 300), thicknessMm: mm(0.5, 60) }))
-      .min(1)
-      .max(MOST_SLOTS),
-  }),
-  /** A tray in a drawer, its inside: knives lie flat, or stand between slats. */
-  z.strictObject({
+    ...named,
     kind: z.literal('tray'),
-    lengthMm: long,
-    widthMm: long,
-    heightMm: mm(5, 500),
-    /** Rows between slats in which knives stand on their spines; null: they lie flat. */
-    slats: z.number().int().min(1).max(MOST_SLOTS).nullable(),
+    ...inside,
+    slats: number(1, MOST_IN_STORAGE.slots, true).nullable(),
   }),
   /** A magnetic strip, and the room below it. */
-  z.strictObject({ kind: z.literal('strip'), lengthMm: long, belowMm: mm(0, 2000) }),
+  z.strictObject({ ...named, kind: z.literal('strip'), lengthMm: long, belowMm: number(0, 2000) }),
   /** A roll: every pocket takes a whole knife. */
+  z.strictObject({ ...named, kind: z.literal('roll'), pockets: pocketsSchema }),
+  /** A plain drawer: what lies in it wears a guard. */
   z.strictObject({
-    kind: z.literal('roll'),
-    pockets: z
-      .array(z.strictObject({ lengthMm: long, widthMm: mm(5, 300) }))
-      .min(1)
-      .max(MOST_SLOTS),
+    ...named,
+    kind: z.literal('drawer'),
+    ...inside,
+    guards: list(guard, MOST_IN_STORAGE.slots),
   }),
 ]);
 export type StoragePlace = z.infer<typeof placeSchema>;
+export type StorageKind = StoragePlace['kind'];
+/** A slot or pocket, and a blade's guard. */
+export type Slot = z.infer<typeof slot>;
+export type Pocket = z.infer<typeof pocket>;
+export type Guard = z.infer<typeof guard>;
+
+const at = {
+  /** Which of the storage's places. */
+  place: number(0, MOST_IN_STORAGE.places - 1, true),
+  /** Which slot, pocket, row or guard; the corner of what lies in a tray or hangs on a strip, mm. */
+  slot: number(0, MOST_IN_STORAGE.slots - 1, true).optional(),
+  xMm: number(0, 2000).optional(),
+  yMm: number(0, 2000).optional(),
+  /** Lies across the tray. */
+  turned: truth,
+};
+
+const places = list(placeSchema, MOST_IN_STORAGE.places);
+/** Share of the room that is to stay free for what is bought later. */
+const growth = number(0, 1);
+
+/** The storage of a kitchen, and where what was laid by hand lies: an owned knife by its place in the drawer, a planned one by its model. */
+export const storageSchema = z.strictObject({
+  growth: growth.optional(),
+  places,
+  laid: list(
+    z.strictObject({ owned: number(0, MOST.owned - 1, true).optional(), model: id.optional(), ...at }),
+    MOST.laid,
+  ).optional(),
+});
+export type Storage = z.infer<typeof storageSchema>;
 
 export const storageFileSchema = z.strictObject({
   format: z.literal('scabbard.storage', { error: (i) => `${shown(i.input)} is not "scabbard.storage"` }),
   version: z.literal(1, { error: (i) => `${shown(i.input)} is not 1, the version this release reads` }),
-  /** Share of the room that is to stay free for what is bought later. */
-  growth: z.number().min(0).max(1).default(0),
-  places: z.array(placeSchema).max(MOST_PLACES),
+  growth: growth.default(0),
+  places,
 });
 export type StorageFile = z.infer<typeof storageFileSchema>;
 
@@ -58,17 +86,7 @@ export function readStorageText(text: string): StorageFile {
   return parsed.data;
 }
 
-const placedSchema = z.strictObject({
-  ref: z.string(),
-  /** Which of the storage's places. */
-  place: z.number().int().min(0),
-  /** Which slot, pocket or row; the corner of what lies in a tray or hangs on a strip, mm. */
-  slot: z.number().int().min(0).optional(),
-  xMm: z.number().min(0).optional(),
-  yMm: z.number().min(0).optional(),
-  /** Lies across the tray. */
-  turned: z.boolean(),
-});
+export const placedSchema = z.strictObject({ ref: z.string(), ...at });
 export type Placed = z.infer<typeof placedSchema>;
 
 export const keepingFileSchema = z.strictObject({

@@ -1,6 +1,6 @@
 import { KEEPING } from '../constants';
 import type { StoragePlace } from '../formats/storageFile';
-import { fitting, isBeyond, type Where } from './places';
+import { fitting, isBeyond, type Held, type Where } from './places';
 import type { Thing } from './things';
 
 /** Which things lie in which place, and where; what is left; whether no arrangement leaves less. */
@@ -17,6 +17,9 @@ const bits = (mask: number): number[] => {
 };
 const count = (mask: number): number => bits(mask).length;
 
+const of = (things: readonly Thing[], mask: number): Thing[] => bits(mask).flatMap((i) => things[i] ?? []);
+const without = (things: readonly Thing[], mask: number): Thing[] => things.filter((_, i) => !((mask >> i) & 1));
+
 /** The sets of things that fit into a place, and those of which the search could not tell. */
 interface Sets {
   fit: Map<number, Where>;
@@ -24,7 +27,7 @@ interface Sets {
 }
 
 /** Sets grow one thing at a time; where a set does not fit, no larger one is tried. */
-function fittingSets(things: readonly Thing[], place: StoragePlace): Sets {
+function fittingSets(things: readonly Thing[], place: StoragePlace, held: readonly Held[]): Sets {
   const fit = new Map<number, Where>([[0, []]]);
   const unsure = new Set<number>();
   let last = [0];
@@ -36,12 +39,12 @@ function fittingSets(things: readonly Thing[], place: StoragePlace): Sets {
         if (larger === set || next.has(larger)) continue;
         const smaller = bits(larger).map((one) => larger & ~(1 << one));
         if (!smaller.every((each) => fit.has(each) || unsure.has(each))) continue;
-        const inside = bits(larger).flatMap((at) => things[at] ?? []);
+        const inside = of(things, larger);
         if (smaller.some((each) => unsure.has(each))) {
-          if (isBeyond(inside, place)) continue;
+          if (isBeyond(inside, place, held)) continue;
           unsure.add(larger);
         } else {
-          const { where, known } = fitting(inside, place);
+          const { where, known } = fitting(inside, place, held);
           if (where) fit.set(larger, where);
           else if (known) continue;
           else unsure.add(larger);
@@ -80,9 +83,51 @@ function bestSharing(
   return { mask: best, taken };
 }
 
+/** Of some sets the most, and of as many those that stand first in the list. */
+const ranked = (masks: readonly number[], many: number): number[] => {
+  const early = (mask: number) => bits(mask).reduce((sum, i) => sum + 2 ** (many - i), 0);
+  return [...masks].sort((a, b) => count(b) - count(a) || early(b) - early(a));
+};
+
+const arranged = (inside: readonly Thing[], place: number, where: Where): Arrangement['placed'] =>
+  inside.flatMap((thing, k) => {
+    const at = where[k];
+    return at ? [{ thing, place, where: at }] : [];
+  });
+
+/** One place: the largest sets first, each searched until one fits. */
+function intoOne(things: readonly Thing[], place: StoragePlace, held: readonly Held[]): Arrangement {
+  const many = things.length;
+  let proven = true;
+  // what two things cannot do together no larger set can
+  const apart = things.flatMap((one, i) =>
+    things.flatMap((other, k) => {
+      if (k < i) return [];
+      const { where, known } = fitting(k === i ? [one] : [one, other], place, held);
+      return where === null && known ? [(1 << i) | (1 << k)] : [];
+    }),
+  );
+  for (const mask of ranked(
+    Array.from({ length: 1 << many }, (_, each) => each),
+    many,
+  )) {
+    if (apart.some((pair) => (mask & pair) === pair)) continue;
+    const { where, known } = fitting(of(things, mask), place, held);
+    if (where) return { placed: arranged(of(things, mask), 0, where), left: without(things, mask), proven };
+    proven &&= known;
+  }
+  return { placed: [], left: [...things], proven };
+}
+
 /** The fewest left out of all ways there are; proven where sets of which the search could not tell would not better it. */
-function exact(things: readonly Thing[], places: readonly StoragePlace[]): Arrangement {
-  const all = places.map((place) => fittingSets(things, place));
+function exact(
+  things: readonly Thing[],
+  places: readonly StoragePlace[],
+  held: readonly (readonly Held[])[],
+): Arrangement {
+  const [only] = places;
+  if (only && places.length === 1) return intoOne(things, only, held[0] ?? []);
+  const all = places.map((place, p) => fittingSets(things, place, held[p] ?? []));
   const { mask, taken } = bestSharing(
     things,
     all.map(({ fit }) => [...fit.keys()]),
@@ -93,36 +138,40 @@ function exact(things: readonly Thing[], places: readonly StoragePlace[]): Arran
         all.map(({ fit, unsure }) => [...fit.keys(), ...unsure]),
       ).mask
     : mask;
-  const placed = taken.flatMap((set, place) => {
-    const where = all[place]?.fit.get(set) ?? [];
-    return bits(set).flatMap((i, k) => {
-      const [thing, at] = [things[i], where[k]];
-      return thing && at ? [{ thing, place, where: at }] : [];
-    });
-  });
-  return { placed, left: things.filter((_, i) => !((mask >> i) & 1)), proven: count(hoped) <= count(mask) };
+  const placed = taken.flatMap((set, place) => arranged(of(things, set), place, all[place]?.fit.get(set) ?? []));
+  return { placed, left: without(things, mask), proven: count(hoped) <= count(mask) };
 }
 
-/** Many things: the longest first, each into the first place that still takes it. Leaves little, and is not proven. */
-function firstFit(things: readonly Thing[], places: readonly StoragePlace[]): Arrangement {
-  const held: Thing[][] = places.map(() => []);
+/** Each thing, the longest first, into the first place that still takes it. */
+function firstFit(
+  things: readonly Thing[],
+  places: readonly StoragePlace[],
+  held: readonly (readonly Held[])[],
+): Arrangement {
+  const inside: Thing[][] = places.map(() => []);
   const left: Thing[] = [];
+  const whereIn = (p: number, more: readonly Thing[]) => {
+    const place = places[p];
+    return place ? fitting([...(inside[p] ?? []), ...more], place, held[p] ?? []).where : null;
+  };
   for (const thing of [...things].sort((a, b) => b.longMm - a.longMm)) {
-    const at = places.findIndex((place, i) => fitting([...(held[i] ?? []), thing], place).where !== null);
+    const at = places.findIndex((_, p) => whereIn(p, [thing]) !== null);
     if (at < 0) left.push(thing);
-    else held[at]?.push(thing);
+    else inside[at]?.push(thing);
   }
-  const placed = places.flatMap((place, i) => {
-    const inside = held[i] ?? [];
-    const where = fitting(inside, place).where ?? [];
-    return inside.flatMap((thing, k) => {
-      const at = where[k];
-      return at ? [{ thing, place: i, where: at }] : [];
-    });
-  });
+  const placed = places.flatMap((_, p) => arranged(inside[p] ?? [], p, whereIn(p, []) ?? []));
   return { placed, left, proven: left.length === 0 };
 }
 
-/** Shares things among places so that as few as can be are left out: proven for up to {@link KEEPING}'s number of things, beyond that as they come. */
-export const arrange = (things: readonly Thing[], places: readonly StoragePlace[]): Arrangement =>
-  things.length <= KEEPING.provenUpTo.value ? exact(things, places) : firstFit(things, places);
+/**
+ * Shares things among places so that as few as can be are left out, beside what is held where it was laid (a list a place). Where the first way tried
+ * takes all of them it is the answer; otherwise every way is weighed for up to {@link KEEPING}'s number of things, and beyond that they go in as they come.
+ */
+export function arrange(
+  things: readonly Thing[],
+  places: readonly StoragePlace[],
+  held: readonly (readonly Held[])[] = [],
+): Arrangement {
+  const first = firstFit(things, places, held);
+  return first.proven || things.length > KEEPING.provenUpTo.value ? first : exact(things, places, held);
+}

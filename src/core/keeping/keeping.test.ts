@@ -15,7 +15,7 @@ const things = (many: number, from = 0): Thing[] =>
     if (!blade) throw new Error('no models');
     return thingOf(`owned-${i}`, blade.name, blade);
   });
-const PRICES = { guard: 5, strip: 35 };
+const PRICES = { guard: 5, strip: 35, roll: 45 };
 const storage = (places: StoragePlace[], growth = 0): StorageFile => ({
   format: 'scabbard.storage',
   version: 1,

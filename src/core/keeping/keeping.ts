@@ -1,14 +1,9 @@
-import { KEEPING } from '../constants';
-import type { Keeping, StorageFile, StoragePlace } from '../formats/storageFile';
+import type { Keeping, Placed, Storage, StoragePlace } from '../formats/storageFile';
 import { arrange } from './arrange';
-import { fitting, freeShare } from './places';
+import { toBuy, type StoragePrices } from './buying';
+import { whyNotThere } from './misplaced';
+import { belowStrip, fitting, freeShare, takesGuard, type Held } from './places';
 import type { Thing } from './things';
-
-/** What storage costs, in the kitchen's currency: guards by the piece, a strip. */
-export interface StoragePrices {
-  guard: number;
-  strip: number;
-}
 
 const round = (mm: number): number => Math.round(mm * 10) / 10;
 
@@ -17,7 +12,7 @@ function whyLeft(thing: Thing, places: readonly StoragePlace[]): string {
   if (places.length === 0) return 'There is no place for knives yet.';
   if (places.some((place) => fitting([thing], place).where !== null))
     return 'It would fit, but what would hold it is taken by others.';
-  const { bladeMm, heelMm, longMm, highMm, thickMm, handleMm } = thing;
+  const { bladeMm, heelMm, longMm, highMm, thickMm } = thing;
   const why = places.map((place) => {
     switch (place.kind) {
       case 'block': {
@@ -29,7 +24,11 @@ function whyLeft(thing: Thing, places: readonly StoragePlace[]): string {
       case 'roll':
         return `${round(longMm)} × ${round(highMm)} mm are more than any pocket of the roll takes`;
       case 'strip':
-        return `its handle needs ${round(handleMm + KEEPING.gripAboveHeel.value)} mm below the strip, and there are ${place.belowMm}`;
+        return `its handle needs ${round(belowStrip(thing))} mm below the strip, and there are ${place.belowMm}`;
+      case 'drawer':
+        return place.guards.some((guard) => takesGuard(thing, guard))
+          ? `${round(longMm)} × ${round(highMm)} mm with its guard do not lie in the drawer`
+          : 'no guard of the drawer covers its blade';
       case 'tray':
         return longMm > Math.max(place.lengthMm, place.slats === null ? place.widthMm : 0)
           ? `${round(longMm)} mm are longer than the tray`
@@ -39,42 +38,39 @@ function whyLeft(thing: Thing, places: readonly StoragePlace[]): string {
   return `It fits nowhere: ${[...new Set(why)].join('; ')}.`;
 }
 
-/** The least that makes all of it fit, or leaves the room that is wanted: guards for few, a strip for more. */
-function toBuy(left: readonly Thing[], growthLeft: number, growth: number, prices: StoragePrices): Keeping['buy'] {
-  if (left.length > 0) {
-    const guards = left.length * prices.guard;
-    const needs = left.reduce((sum, { highMm }) => sum + highMm + KEEPING.gap.value, 0);
-    const longest = Math.max(...left.map(({ bladeMm }) => bladeMm));
-    const tallest = Math.max(...left.map(({ heelMm }) => heelMm));
-    return guards <= prices.strip
-      ? [
-          {
-            what: `${left.length === 1 ? 'A blade guard' : `${left.length} blade guards`} for up to ${Math.ceil(longest)} × ${Math.ceil(tallest)} mm`,
-            why: 'With its edge covered a knife may lie in a drawer; loose it never does.',
-            price: guards,
-          },
-        ]
-      : [
-          {
-            what: `A magnetic strip of ${Math.ceil(needs / 10) * 10} mm or more`,
-            why: `It holds the ${left.length} that are left, side by side.`,
-            price: prices.strip,
-          },
-        ];
+/** What was laid by hand and may still lie there, a list a place; what no longer fits where it was is placed anew. */
+function heldIn(things: readonly Thing[], places: readonly StoragePlace[], laid: readonly Placed[]): Held[][] {
+  const held: Held[][] = places.map(() => []);
+  for (const { ref, place: p, ...at } of laid) {
+    const [thing, place, there] = [things.find((each) => each.ref === ref), places[p], held[p]];
+    if (thing && place && there && !held.flat().some((each) => each.thing === thing))
+      if (whyNotThere(thing, at, place, there) === null) there.push({ thing, at });
   }
-  if (growthLeft >= growth) return [];
-  return [
-    {
-      what: 'A magnetic strip of 300 mm or more',
-      why: `Everything fits, and ${Math.round(100 * growthLeft)} % of the room is free where ${Math.round(100 * growth)} % is wanted.`,
-      price: prices.strip,
-    },
-  ];
+  return held;
 }
 
-/** Places things into a storage: where each goes, what does not fit and why, how much room is left, and the least to buy. */
-export function keepingOf(things: readonly Thing[], { places, growth }: StorageFile, prices: StoragePrices): Keeping {
-  const { placed, left, proven } = arrange(things, places);
+/**
+ * Places things into a storage: where each goes, what does not fit and why, how much room is left, and the least to buy. What `laid` tells of stays where
+ * it was laid as long as it may lie there.
+ */
+export function keepingOf(
+  things: readonly Thing[],
+  { places, growth = 0 }: Pick<Storage, 'places' | 'growth'>,
+  prices: StoragePrices,
+  laid: readonly Placed[] = [],
+): Keeping {
+  const held = heldIn(things, places, laid);
+  const heldThings = new Set(held.flat().map(({ thing }) => thing));
+  const found = arrange(
+    things.filter((thing) => !heldThings.has(thing)),
+    places,
+    held,
+  );
+  const { left, proven } = found;
+  const placed = [
+    ...found.placed,
+    ...held.flatMap((there, place) => there.map(({ thing, at }) => ({ thing, place, where: at }))),
+  ];
   const free = places.map((place, i) =>
     freeShare(
       placed.filter((each) => each.place === i).map(({ thing }) => thing),
@@ -99,7 +95,7 @@ export function keepingOf(things: readonly Thing[], { places, growth }: StorageF
       .sort((a, b) => (order.get(a.ref) ?? 0) - (order.get(b.ref) ?? 0)),
     left: left.map((thing) => ({ ref: thing.ref, why: whyLeft(thing, places) })),
     growthLeft: Math.round(1000 * growthLeft) / 1000,
-    buy: toBuy(left, growthLeft, growth, prices),
-    proven,
+    buy: toBuy(left, { places, free, growthLeft, growth }, prices),
+    proven: left.length === 0 || (proven && heldThings.size === 0),
   };
 }

@@ -1,32 +1,16 @@
-/** A rectangle to be laid into a tray, mm. */
-export interface Piece {
-  long: number;
-  high: number;
-}
+import { byColumns } from './columns';
+import { overlaps, SLACK, type Fixed, type Laid, type Piece } from './rectangles';
 
-/** Where a piece lies: the corner nearest the tray's, mm; `turned`: across the tray. */
-export interface Laid {
-  x: number;
-  y: number;
-  turned: boolean;
-}
-
-/** Placements tried for one set of pieces, at most. */
-const MOST_TRIED = 12_000;
-const SLACK = 1e-6;
-
-interface Lying extends Laid {
+/** Placements tried for one set of pieces before the search by columns, and steps of that, at most. */
+const MOST_TRIED = { laying: 3000, columns: 60_000 } as const;
+interface Lying extends Laid, Fixed {
   piece: number;
-  wide: number;
-  deep: number;
 }
 
-const overlaps = (from: number, to: number, otherFrom: number, otherTo: number): boolean =>
-  from < otherTo - SLACK && otherFrom < to - SLACK;
 const touches = (one: number, other: number): boolean => Math.abs(one - other) < SLACK;
 
 /** Whether a place is free, inside the tray, and so tight that nothing in it could be pushed to the left or down. */
-function isTight(at: Omit<Lying, 'piece' | 'turned'>, laid: readonly Lying[], wide: number, deep: number): boolean {
+function isTight(at: Fixed, laid: readonly Fixed[], wide: number, deep: number): boolean {
   const [right, top] = [at.x + at.wide, at.y + at.deep];
   if (right > wide + SLACK || top > deep + SLACK) return false;
   let [left, below] = [touches(at.x, 0), touches(at.y, 0)];
@@ -44,8 +28,10 @@ function isTight(at: Omit<Lying, 'piece' | 'turned'>, laid: readonly Lying[], wi
  * Whether pieces cannot lie in a tray by simple measures: each alone, their area, and those that lie along it and reach over its middle, which lie above
  * one another (and the same across). Of those that may lie either way every way is weighed.
  */
-export function isTooMuch(pieces: readonly Piece[], wide: number, deep: number): boolean {
-  const area = pieces.reduce((sum, { long, high }) => sum + long * high, 0);
+export function isTooMuch(pieces: readonly Piece[], wide: number, deep: number, fixed: readonly Fixed[] = []): boolean {
+  const area =
+    pieces.reduce((sum, { long, high }) => sum + long * high, 0) +
+    fixed.reduce((sum, each) => sum + each.wide * each.deep, 0);
   if (area > wide * deep + SLACK) return true;
   // what may lie both ways costs the middle at least so much of its height along, or of its length across
   const ways = pieces.map(({ long, high }) => ({
@@ -72,22 +58,40 @@ export function isTooMuch(pieces: readonly Piece[], wide: number, deep: number):
   return !fits(0, 0, 0);
 }
 
+/** Tenths of a millimetre: to these, pieces are measured. */
+const TENTHS = 10;
+
 /**
- * Lays pieces into a tray without overlap, each along or across it; null when it cannot be done. Every arrangement can be pushed left and down until each
- * piece touches the tray or another, so pieces are laid one after the other, in every order, where earlier ones hold them. `known` is false where the
- * tries ran out before the end.
- *
- * @example layOut([{ long: 300, high: 50 }], 310, 60).laid // [{ x: 0, y: 0, turned: false }]
+ * How much of a length pieces end to end, each along or across, can fill at most, mm. What is beyond that no packing pushed to the wall ever uses.
  */
-export function layOut(pieces: readonly Piece[], wide: number, deep: number): { laid: Laid[] | null; known: boolean } {
-  if (isTooMuch(pieces, wide, deep)) return { laid: null, known: true };
+function reachable(pieces: readonly Piece[], limit: number): number {
+  const most = Math.floor(limit * TENTHS + SLACK);
+  const reached = new Uint8Array(most + 1);
+  reached[0] = 1;
+  let high = 0;
+  for (const { long, high: across } of pieces) {
+    const steps = [Math.round(long * TENTHS), Math.round(across * TENTHS)];
+    for (let from = high; from >= 0; from--)
+      if (reached[from] === 1)
+        for (const step of steps)
+          if (from + step <= most) {
+            reached[from + step] = 1;
+            high = Math.max(high, from + step);
+          }
+  }
+  return high / TENTHS;
+}
+
+/** Lays pieces one after the other where earlier ones hold them, the longest first, until one way is found or the tries run out. */
+function laidTightly(pieces: readonly Piece[], wide: number, deep: number, fixed: readonly Fixed[]): Laid[] | null {
   const laid: Lying[] = [];
   const order = pieces.map((_, i) => i).sort((a, b) => (pieces[b]?.long ?? 0) - (pieces[a]?.long ?? 0));
   let tried = 0;
   const lay = (): boolean => {
     if (laid.length === pieces.length) return true;
-    const xs = [...new Set([0, ...laid.map((each) => each.x + each.wide)])];
-    const ys = [...new Set([0, ...laid.map((each) => each.y + each.deep)])];
+    const all: readonly Fixed[] = [...fixed, ...laid];
+    const xs = [...new Set([0, ...all.map((each) => each.x + each.wide)])];
+    const ys = [...new Set([0, ...all.map((each) => each.y + each.deep)])];
     const seen = new Set<string>();
     for (const piece of order) {
       const it = pieces[piece];
@@ -100,9 +104,9 @@ export function layOut(pieces: readonly Piece[], wide: number, deep: number): { 
         const [w, d] = turned ? [it.high, it.long] : [it.long, it.high];
         for (const y of ys)
           for (const x of xs) {
-            if (++tried > MOST_TRIED) return false;
+            if (++tried > MOST_TRIED.laying) return false;
             const at = { piece, x, y, turned, wide: w, deep: d };
-            if (!isTight(at, laid, wide, deep)) continue;
+            if (!isTight(at, all, wide, deep)) continue;
             laid.push(at);
             if (lay()) return true;
             laid.pop();
@@ -111,8 +115,29 @@ export function layOut(pieces: readonly Piece[], wide: number, deep: number): { 
     }
     return false;
   };
-  if (!lay()) return { laid: null, known: tried <= MOST_TRIED };
+  if (!lay()) return null;
   const found: Laid[] = [];
   for (const { piece, x, y, turned } of laid) found[piece] = { x, y, turned };
-  return { laid: found, known: true };
+  return found;
+}
+
+/**
+ * Lays pieces into a tray without overlap, each along or across it, beside what is fixed there; null when it cannot be done. A quick search first, then
+ * one that knows when there is no way ({@link byColumns}). `known` is false where the steps ran out before the end.
+ *
+ * @example layOut([{ long: 300, high: 50 }], 310, 60).laid // [{ x: 0, y: 0, turned: false }]
+ */
+export function layOut(
+  pieces: readonly Piece[],
+  wide: number,
+  deep: number,
+  fixed: readonly Fixed[] = [],
+): { laid: Laid[] | null; known: boolean } {
+  if (isTooMuch(pieces, wide, deep, fixed)) return { laid: null, known: true };
+  if (fixed.length === 0) {
+    const [long, across] = [reachable(pieces, wide), reachable(pieces, deep)];
+    if (long < wide - SLACK || across < deep - SLACK) return layOut(pieces, long, across);
+  }
+  const laid = laidTightly(pieces, wide, deep, fixed);
+  return laid ? { laid, known: true } : byColumns(pieces, wide, deep, fixed, MOST_TRIED.columns);
 }

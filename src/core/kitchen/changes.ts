@@ -55,7 +55,11 @@ export function bought(file: KitchenFile, step: PlanStep, day: string): KitchenF
     boughtOn: day,
     paid: step.price,
   };
-  return limited({ ...paid, owned: [...(file.owned ?? []), knife] }, (limits) => ({
+  const owned = [...(file.owned ?? []), knife];
+  const storage = storageAfter(file, (at) =>
+    at.model === step.model ? { ...at, model: undefined, owned: owned.length - 1 } : at,
+  );
+  return limited({ ...paid, ...storage, owned }, (limits) => ({
     ...limits,
     must: without(limits.must, step.model ?? '', step.type ?? ''),
     order: without(limits.order, stepKey(step)),
@@ -103,6 +107,15 @@ const diaryWithout = (diary: readonly DiaryEntry[], gone: number) =>
     .filter(({ knife }) => knife !== gone)
     .map((entry) => (entry.knife > gone ? { ...entry, knife: entry.knife - 1 } : entry));
 
+type LaidFile = NonNullable<NonNullable<KitchenFile['storage']>['laid']>[number];
+
+/** The storage with what is laid in it changed one by one, or (null) taken out. */
+const storageAfter = (
+  { storage }: KitchenFile,
+  change: (laid: LaidFile) => LaidFile | null,
+): Pick<KitchenFile, 'storage'> =>
+  storage?.laid ? { storage: { ...storage, laid: storage.laid.flatMap((each) => change(each) ?? []) } } : {};
+
 /** An owned knife leaves the drawer, and with it the trials it was in. */
 export function givenAway(file: KitchenFile, owned: number): KitchenFile {
   // the places of those behind it move, so an order that speaks of owned knives no longer holds
@@ -112,6 +125,10 @@ export function givenAway(file: KitchenFile, owned: number): KitchenFile {
     cooks: file.cooks?.map((cook) => (cook.mayUse ? { ...cook, mayUse: moved(cook.mayUse, owned) } : cook)),
     ...(file.diary ? { diary: diaryWithout(file.diary, owned) } : {}),
     ...(file.trials ? { trials: { ...file.trials, bench: benchWithout(file.trials.bench, owned) } } : {}),
+    ...storageAfter(file, (at) => {
+      if (at.owned === owned) return null;
+      return at.owned !== undefined && at.owned > owned ? { ...at, owned: at.owned - 1 } : at;
+    }),
   };
   return limited(left, (limits) => ({
     ...limits,

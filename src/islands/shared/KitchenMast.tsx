@@ -11,6 +11,7 @@ const VIEWS = [
   { id: 'drawer', path: '/drawer', name: 'Drawer' },
   { id: 'plan', path: '', name: 'Plan' },
   { id: 'try', path: '/try', name: 'Try' },
+  { id: 'keep', path: '/keep', name: 'Keep' },
   { id: 'edge', path: '/edge', name: 'Edge' },
   { id: 'schools', path: '/schools', name: 'Schools of thought' },
   { id: 'what-if', path: '/what-if', name: 'What if' },

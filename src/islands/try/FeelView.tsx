@@ -39,7 +39,7 @@ function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worke
   const other = all.find(({ ref }) => ref === picked.other) ?? choices?.planned[0] ?? choices?.models[0];
   return (
     <TryPage>
-      <TryMast id={id} here="feel" title="Feel it with coins">
+      <TryMast id={id} here="try/feel" title="Feel it with coins">
         A knife you know, made to feel as heavy and balanced as one you have only seen: coins taped where they belong.
       </TryMast>
       {trouble && <p role="alert">{trouble}</p>}

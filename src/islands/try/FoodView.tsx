@@ -53,7 +53,7 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   return (
     <TryPage>
       {!trial && (
-        <TryMast id={id} here="food" title="On the food">
+        <TryMast id={id} here="try/food" title="On the food">
           A knife on trial beside one or two you know, on your own foods, in turn and equally sharp. What you find
           counts over what the figures say.
         </TryMast>

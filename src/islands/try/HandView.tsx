@@ -76,7 +76,7 @@ function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   return (
     <TryPage>
       {!test && (
-        <TryMast id={id} here="hand" title="In the hand">
+        <TryMast id={id} here="try/hand" title="In the hand">
           Two minutes in a shop or on loan, before paying. Each answer says what it means; the verdict goes into the
           plan.
         </TryMast>

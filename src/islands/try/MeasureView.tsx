@@ -38,7 +38,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   const blade = drawer?.[at]?.blade;
   return (
     <TryPage>
-      <TryMast id={id} here="measure" title="Measure yours">
+      <TryMast id={id} here="try/measure" title="Measure yours">
         Until you measure it, a knife of the drawer is taken for the usual build of its kind. What you measure is used
         instead, everywhere.
       </TryMast>

@@ -88,7 +88,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const shown = (found ?? []).filter(({ blade }) => role === '' || blade.type === role).slice(0, MOST_SHOWN);
   return (
     <TryPage>
-      <TryMast id={id} here="wishes" title="Wish list">
+      <TryMast id={id} here="try/wishes" title="Wish list">
         What you would like of a knife, most wanted first. It is kept and looked up again whenever the catalogue grows;
         it never changes a score or the plan.
       </TryMast>

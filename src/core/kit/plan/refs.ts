@@ -10,6 +10,8 @@ export interface Referred {
   blade: BladeModel;
   /** The step that buys it; null where it is owned. */
   order: number | null;
+  /** Its place in the drawer; null where it is bought. */
+  owned: number | null;
 }
 
 /** Every knife of a kitchen once its plan is carried out: what is owned and stays, then what is bought, in its order. */
@@ -19,11 +21,11 @@ export function knivesOf({ owned, models, reference }: PlanningContext, plan: Pl
     `${reference.types.get(blade.type)?.name ?? blade.name}, ${Math.round(blade.lengthMm)} mm`;
   return [
     ...owned.flatMap(({ blade: { blade } }, i) =>
-      retired.has(i) ? [] : [{ ref: `owned-${i}`, name: named(blade), blade, order: null }],
+      retired.has(i) ? [] : [{ ref: `owned-${i}`, name: named(blade), blade, order: null, owned: i }],
     ),
     ...plan.steps.flatMap(({ action, model, order }) => {
       const blade = action === 'buy' ? models.find(({ id }) => id === model) : undefined;
-      return blade ? [{ ref: `step-${order}`, name: named(blade), blade, order }] : [];
+      return blade ? [{ ref: `step-${order}`, name: named(blade), blade, order, owned: null }] : [];
     }),
   ];
 }

@@ -1,0 +1,15 @@
+import { SubMast } from '../shared/SubMast';
+
+/** The views of keeping. */
+const WAYS = [
+  { path: 'keep', name: 'Where they live' },
+  { path: 'keep/away', name: 'A roll for elsewhere' },
+  { path: 'keep/use', name: 'Which knife now' },
+  { path: 'keep/wall', name: 'For the kitchen wall' },
+] as const;
+type KeepPath = (typeof WAYS)[number]['path'];
+
+/** The head of a view of keeping. */
+export const KeepMast = (props: { id: string; here: KeepPath; title: string; children: string }) => (
+  <SubMast label="Keeping them" ways={WAYS} {...props} />
+);

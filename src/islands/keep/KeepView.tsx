@@ -1,0 +1,248 @@
+import { DndContext } from '@dnd-kit/core';
+import { Button } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { Keeping, Placed, Storage, StorageKind, StoragePlace } from '../../core/formats/storageFile';
+import { pictureOf } from '../../core/keeping/picture';
+import { usualPlace } from '../../core/keeping/usualPlaces';
+import type { Spot } from '../../core/keeping/places';
+import type { KeptKit, KeptKnife } from '../../workers/keep';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { Figure } from '../shared/Field';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { SubPage } from '../shared/SubMast';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { usePlanner, type Answer } from '../shared/usePlanner';
+import { money } from '../shared/words';
+import { Working } from '../shared/Working';
+import { KeepMast } from './KeepMast';
+import css from './KeepView.module.css';
+import { PlaceCard } from './PlaceCard';
+import { PrintPlaces } from './PrintPlaces';
+import { Unplaced } from './Unplaced';
+import { useMoving } from './useMoving';
+import { useOthersKept } from './useOthersKept';
+import { kindOfHabit, KIND_NOTES, KIND_WORDS } from './kinds';
+
+const MOST_PLACES = 40;
+const NOWHERE: Storage = { places: [] };
+
+/** Where the knives live: every place to scale with what is in it, what does not fit, and what to buy. */
+export default function KeepView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="keep">
+      {(edits, worker) => <Keep id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+function useKept(answer: Answer | null, storage: Storage, worker: Remote<KitchenWorker>): KeptKit | null {
+  const [kept, setKept] = useState<KeptKit | null>(null);
+  useEffect(() => {
+    if (!answer) return;
+    let current = true;
+    worker.stored(answer.plan, storage).then(
+      (found) => current && found && setKept(found),
+      () => undefined,
+    );
+    return () => {
+      current = false;
+    };
+  }, [answer, storage, worker]);
+  return kept;
+}
+
+function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  // where knives live changes no plan: it is not worked out anew for that
+  const planned = useOthersKept(kitchen);
+  const { answer, trouble } = usePlanner(planned, worker, { robustness: false });
+  const storage = kitchen.storage ?? NOWHERE;
+  const kept = useKept(answer, storage, worker);
+  const change = (next: (storage: Storage) => Storage, alone = true) =>
+    update((file) => ({ ...file, storage: next(file.storage ?? NOWHERE) }), { alone });
+  return (
+    <SubPage>
+      <KeepMast id={id} here="keep" title="Where they live">
+        Measure the places you have; every knife you own or plan is laid in, to scale. An edge that lies loose cuts
+        people, and dulls.
+      </KeepMast>
+      {trouble && <p role="alert">{trouble}</p>}
+      {!kept && !trouble && <Working>Laying the knives out</Working>}
+      {kept && (
+        <Places
+          kitchen={kitchen}
+          kept={kept}
+          storage={storage}
+          currency={answer?.plan.currency ?? 'EUR'}
+          onChange={change}
+        />
+      )}
+    </SubPage>
+  );
+}
+
+interface PlacesProps {
+  kitchen: KitchenFile;
+  kept: KeptKit;
+  storage: Storage;
+  currency: string;
+  onChange: (next: (storage: Storage) => Storage, alone?: boolean) => void;
+}
+
+/** Everything placed, as the file keeps it once one of it was moved by hand. */
+function laidOf(placed: readonly Placed[], knives: readonly KeptKnife[]): NonNullable<Storage['laid']> {
+  return placed.flatMap(({ ref, ...at }) => {
+    const knife = knives.find((each) => each.ref === ref);
+    if (!knife) return [];
+    return [knife.owned === null ? { ...at, model: knife.blade.id } : { ...at, owned: knife.owned }];
+  });
+}
+
+function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChange }: PlacesProps) {
+  const { places, growth = 0 } = storage;
+  // a place taken out is gone at once, what lay in it when the worker has answered
+  const placed = useMemo(() => keeping.placed.filter(({ place }) => place < places.length), [keeping, places]);
+  const onMoved = (ref: string, place: number, at: Spot) =>
+    onChange((now) => ({
+      ...now,
+      laid: laidOf([...placed.filter((each) => each.ref !== ref), { ...at, ref, place }], knives),
+    }));
+  const moving = useMoving(places, knives, placed, onMoved);
+  const { draft, refused } = moving;
+  const longest = Math.max(0, ...knives.map(({ thing }) => thing.bladeMm));
+  const widest = Math.max(600, ...places.map((place) => pictureOf(place, longest).wide));
+  const names = places.map(nameOf(places));
+  return (
+    <DndContext {...moving.context}>
+      <div className={css.columns}>
+        <div className={css.places}>
+          {places.map((place, i) => (
+            <PlaceCard
+              key={i}
+              place={place}
+              name={names[i] ?? ''}
+              knives={knives}
+              placed={placed.filter((each) => each.place === i)}
+              draft={draft?.place === i ? draft : null}
+              lifted={draft?.ref ?? null}
+              widest={widest}
+              onPicture={moving.picture(i)}
+              onChange={(next) =>
+                onChange((now) => ({ ...now, places: now.places.map((each, at) => (at === i ? next : each)) }), false)
+              }
+              onRemove={() => onChange((now) => withoutPlace(now, i))}
+              onTurn={({ ref, place: there, ...at }) => moving.put(ref, there, { ...at, turned: !at.turned })}
+            />
+          ))}
+          <AddPlace
+            first={places.length === 0 ? kindOfHabit[kitchen.habits?.storage ?? 'block'] : null}
+            full={places.length >= MOST_PLACES}
+            onAdd={(kind) => onChange((now) => ({ ...now, places: [...now.places, usualPlace[kind]()] }))}
+          />
+        </div>
+        <aside className={css.aside}>
+          <p role="status" className={css.told} data-bad={(draft?.why ?? refused) !== null || undefined}>
+            {draft
+              ? (draft.why ?? 'Here it fits: let go, or press Space.')
+              : (refused ?? summary(keeping, knives.length))}
+          </p>
+          <Unplaced left={keeping.left} knives={knives} lifted={draft?.ref ?? null} />
+          {keeping.buy.length > 0 && (
+            <section aria-labelledby="buy">
+              <h2 id="buy">{keeping.left.length > 0 ? 'The least that makes it fit' : 'For later'}</h2>
+              {keeping.buy.map(({ what, why, price }) => (
+                <p key={what}>
+                  <b>{what}</b>, about {money(price, currency)}. {why}
+                </p>
+              ))}
+            </section>
+          )}
+          <Figure
+            label="Room to stay free for later, %"
+            value={Math.round(100 * growth)}
+            bounds={[0, 90]}
+            step={5}
+            onChange={(percent) => onChange((now) => ({ ...now, growth: percent / 100 }), false)}
+          />
+          {storage.laid && (
+            <Button variant="default" onClick={() => onChange(({ laid: _, ...now }) => now)}>
+              Arrange them all again
+            </Button>
+          )}
+          <p className="faded">
+            Drag a knife, or press Space on it: the arrow keys move it (Shift: by a hair), T turns it, Page Down takes
+            it to the next place, Space puts it down, Escape leaves it.
+          </p>
+          <PrintPlaces
+            title={kitchen.name ?? 'My kitchen'}
+            storage={storage}
+            names={names}
+            knives={knives}
+            placed={placed}
+          />
+        </aside>
+      </div>
+    </DndContext>
+  );
+}
+
+/** A name for each place: its own, or its kind and a number where there are several. */
+const nameOf = (places: readonly StoragePlace[]) => (place: StoragePlace, i: number) => {
+  if (place.name) return place.name;
+  const alike = places.filter(({ kind, name }) => kind === place.kind && !name).length;
+  const nth = places.slice(0, i + 1).filter(({ kind, name }) => kind === place.kind && !name).length;
+  return alike > 1 ? `${KIND_WORDS[place.kind]} ${nth}` : KIND_WORDS[place.kind];
+};
+
+/** A storage without one of its places; what was laid by hand elsewhere stays. */
+const withoutPlace = (storage: Storage, gone: number): Storage => ({
+  ...storage,
+  places: storage.places.filter((_, at) => at !== gone),
+  laid: storage.laid
+    ?.filter(({ place }) => place !== gone)
+    .map((each) => (each.place > gone ? { ...each, place: each.place - 1 } : each)),
+});
+
+function summary({ fits, left, growthLeft, proven, placed }: Keeping, many: number): string {
+  if (many === 0) return 'No knives yet: what you own, and what the plan buys, is laid in here.';
+  if (placed.length === 0 && left.length > 0) return 'No place holds any of them yet.';
+  const free = `${Math.round(100 * growthLeft)} % of the room stays free.`;
+  if (fits) return `All ${many} have their place. ${free}`;
+  const out = left.length === 1 ? 'One finds' : `${left.length} find`;
+  return `${out} no place. ${proven ? 'No other arrangement takes more.' : 'Another arrangement might take more: not every one was tried.'}`;
+}
+
+function AddPlace({
+  first,
+  full,
+  onAdd,
+}: {
+  /** The likeliest kind while there is none yet. */
+  first: StorageKind | null;
+  full: boolean;
+  onAdd: (kind: StorageKind) => void;
+}) {
+  const kinds: StorageKind[] = ['block', 'tray', 'strip', 'roll', 'drawer'];
+  return (
+    <section className={css.add} aria-labelledby="add">
+      <h2 id="add">{first ? 'Where do your knives live?' : 'Another place'}</h2>
+      <div className={css.kinds}>
+        {kinds.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            disabled={full}
+            data-first={kind === first || undefined}
+            onClick={() => onAdd(kind)}
+          >
+            <b>{KIND_WORDS[kind]}</b>
+            <span>{KIND_NOTES[kind]}</span>
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,182 @@
+import { Button, NativeSelect } from '@mantine/core';
+import type { StoragePlace } from '../../core/formats/storageFile';
+import { Figure, LengthFigure } from '../shared/Field';
+import css from './KeepView.module.css';
+
+const LONG = [20, 2000] as const;
+const MOST_SLOTS = 60;
+
+/** The measurements of a place: what was measured with a ruler. */
+export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChange: (place: StoragePlace) => void }) {
+  switch (place.kind) {
+    case 'block':
+      return (
+        <Pieces
+          name="Slot"
+          pieces={place.slots}
+          usual={{ lengthMm: 200, heightMm: 45, thicknessMm: 3.5 }}
+          figures={[
+            ['lengthMm', 'deep', LONG],
+            ['heightMm', 'high', [5, 300]],
+            ['thicknessMm', 'wide', [0.5, 60]],
+          ]}
+          onChange={(slots) => onChange({ ...place, slots })}
+        />
+      );
+    case 'roll':
+      return (
+        <Pieces
+          name="Pocket"
+          pieces={place.pockets}
+          usual={{ lengthMm: 430, widthMm: 65 }}
+          figures={[
+            ['lengthMm', 'long', LONG],
+            ['widthMm', 'wide', [5, 300]],
+          ]}
+          onChange={(pockets) => onChange({ ...place, pockets })}
+        />
+      );
+    case 'strip':
+      return (
+        <div className={css.figures}>
+          <LengthFigure
+            label="Length"
+            value={place.lengthMm}
+            bounds={LONG}
+            onChange={(lengthMm) => onChange({ ...place, lengthMm })}
+          />
+          <LengthFigure
+            label="Room below it"
+            value={place.belowMm}
+            bounds={[0, 2000]}
+            onChange={(belowMm) => onChange({ ...place, belowMm })}
+          />
+        </div>
+      );
+    case 'tray':
+      return (
+        <div className={css.figures}>
+          <Inside place={place} onChange={onChange} />
+          <NativeSelect
+            label="Knives"
+            value={place.slats === null ? 'flat' : 'stand'}
+            data={[
+              { value: 'flat', label: 'lie flat' },
+              { value: 'stand', label: 'stand between slats' },
+            ]}
+            onChange={(e) => onChange({ ...place, slats: e.currentTarget.value === 'flat' ? null : 6 })}
+          />
+          {place.slats !== null && (
+            <Figure
+              label="Rows"
+              value={place.slats}
+              bounds={[1, MOST_SLOTS]}
+              onChange={(slats) => onChange({ ...place, slats })}
+            />
+          )}
+        </div>
+      );
+    case 'drawer':
+      return (
+        <>
+          <div className={css.figures}>
+            <Inside place={place} onChange={onChange} />
+          </div>
+          <Pieces
+            name="Guard"
+            least={0}
+            pieces={place.guards}
+            usual={{ lengthMm: 240, heightMm: 55 }}
+            figures={[
+              ['lengthMm', 'long', LONG],
+              ['heightMm', 'high', [5, 300]],
+            ]}
+            onChange={(guards) => onChange({ ...place, guards })}
+          />
+        </>
+      );
+  }
+}
+
+type Boxed = StoragePlace & { kind: 'tray' | 'drawer' };
+
+function Inside({ place, onChange }: { place: Boxed; onChange: (place: Boxed) => void }) {
+  return (
+    <>
+      <LengthFigure
+        label="Inside, long"
+        value={place.lengthMm}
+        bounds={LONG}
+        onChange={(lengthMm) => onChange({ ...place, lengthMm })}
+      />
+      <LengthFigure
+        label="Inside, wide"
+        value={place.widthMm}
+        bounds={LONG}
+        onChange={(widthMm) => onChange({ ...place, widthMm })}
+      />
+      <LengthFigure
+        label="Inside, high"
+        value={place.heightMm}
+        bounds={[5, 500]}
+        onChange={(heightMm) => onChange({ ...place, heightMm })}
+      />
+    </>
+  );
+}
+
+/** Slots, pockets or guards, each with its figures; another is added like the last. */
+function Pieces<K extends string>({
+  name,
+  pieces,
+  usual,
+  figures,
+  least = 1,
+  onChange,
+}: {
+  name: string;
+  pieces: readonly Record<K, number>[];
+  /** The first one. */
+  usual: Record<K, number>;
+  figures: readonly (readonly [K, string, readonly [number, number]])[];
+  least?: number;
+  onChange: (pieces: Record<K, number>[]) => void;
+}) {
+  return (
+    <div className={css.pieces}>
+      {pieces.map((piece, i) => (
+        <div key={i} className={css.figures} role="group" aria-label={`${name} ${i + 1}`}>
+          <b>
+            {name} {i + 1}
+          </b>
+          {figures.map(([key, label, bounds]) => (
+            <LengthFigure
+              key={key}
+              label={label}
+              value={piece[key]}
+              bounds={bounds}
+              step={key === 'thicknessMm' ? 0.1 : 1}
+              onChange={(mm) => onChange(pieces.map((each, at) => (at === i ? { ...each, [key]: mm } : each)))}
+            />
+          ))}
+          <Button
+            variant="default"
+            size="compact-md"
+            disabled={pieces.length <= least}
+            aria-label={`Take out ${name.toLowerCase()} ${i + 1}`}
+            onClick={() => onChange(pieces.filter((_, at) => at !== i))}
+          >
+            Take out
+          </Button>
+        </div>
+      ))}
+      <Button
+        variant="default"
+        disabled={pieces.length >= MOST_SLOTS}
+        onClick={() => onChange([...pieces, { ...(pieces.at(-1) ?? usual) }])}
+      >
+        One more {name.toLowerCase()}
+      </Button>
+    </div>
+  );
+}

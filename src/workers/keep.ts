@@ -1,0 +1,54 @@
+import { reference } from '../../data/reference';
+import type { Plan } from '../core/formats/planFile';
+import type { Keeping, Placed, Storage } from '../core/formats/storageFile';
+import type { StoragePrices } from '../core/keeping/buying';
+import { keepingOf } from '../core/keeping/keeping';
+import { thingOf, type Thing } from '../core/keeping/things';
+import type { PlanningContext } from '../core/kit/context/planningContext';
+import { knivesOf, type Referred } from '../core/kit/plan/refs';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../core/money/currency';
+
+/** Where the knives of a kitchen live; loaded by the worker when first asked. */
+
+/** A knife as storage sees it, with what its screen draws. */
+export interface KeptKnife extends Referred {
+  thing: Thing;
+}
+
+export interface KeptKit {
+  knives: KeptKnife[];
+  keeping: Keeping;
+}
+
+/** What storage costs, in the kitchen's currency. */
+export function storagePrices({ currency }: Pick<PlanningContext['kitchen'], 'currency'>): StoragePrices {
+  const price = (tool: string) =>
+    fromMinor(convertMinor(reference.tools.get(tool)?.priceMinor ?? 0, CATALOGUE_CURRENCY, currency), currency);
+  return { guard: price('guard'), strip: price('magnet-strip'), roll: price('roll') };
+}
+
+/** What was laid by hand, by the references of a plan's knives. */
+const laidByRef = ({ laid = [] }: Storage, knives: readonly Referred[]): Placed[] =>
+  laid.flatMap(({ owned, model, ...at }) => {
+    const knife = knives.find((each) =>
+      owned === undefined ? each.owned === null && each.blade.id === model : each.owned === owned,
+    );
+    return knife ? [{ ...at, ref: knife.ref }] : [];
+  });
+
+/** Every knife of a kitchen and its plan placed into its storage. */
+export function keptKit(context: PlanningContext, plan: Plan, storage: Storage): KeptKit {
+  const knives = knivesOf(context, plan).map((knife) => ({
+    ...knife,
+    thing: thingOf(knife.ref, knife.name, knife.blade),
+  }));
+  return {
+    knives,
+    keeping: keepingOf(
+      knives.map(({ thing }) => thing),
+      storage,
+      storagePrices(context.kitchen),
+      laidByRef(storage, knives),
+    ),
+  };
+}
