@@ -19,7 +19,7 @@ const CLIENT_WRITES = new TokenBuckets(1000, 100);
 const MADE = new TokenBuckets(300, 0.5);
 /** Sheets set for one client: each takes a moment of the server's own. */
 const SHEETS = new TokenBuckets(20, 0.5);
-const SETS_SHEETS = new Set(['/api/paper', '/api/life-size']);
+const SETS_SHEETS = new Set(['/api/paper', '/api/life-size', '/api/places', '/api/wall']);
 
 /** Said by the server process, which sees the connection; whatever a client writes there itself is removed by it. */
 const clientOf = (request: Request) => request.headers.get('x-scabbard-client') ?? 'unknown';

@@ -4,6 +4,7 @@ import type { Care } from '../core/formats/care';
 import type { Paper, PaperKind } from '../core/formats/paper';
 import type { Plan } from '../core/formats/planFile';
 import type { Placed, StoragePlace } from '../core/formats/storageFile';
+import type { WallSheet } from '../core/formats/wallSheet';
 import { Refused, refusal } from './http';
 
 export interface PaperAsked {
@@ -49,3 +50,6 @@ export const fetchPlaces = (asked: {
   knives: { ref: string; name: string; blade: BladeModel }[];
   placed: Placed[];
 }): Promise<Blob> => fetchPdf('/api/places', asked);
+
+/** A sheet for the kitchen wall as a PDF. */
+export const fetchWall = (asked: { sheet: WallSheet; paper: Paper }): Promise<Blob> => fetchPdf('/api/wall', asked);

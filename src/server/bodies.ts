@@ -16,6 +16,7 @@ import {
   MAX_WORKSPACE_VALUES,
   workspaceFileSchema,
 } from '../core/formats/workspaceFile';
+import { wallSheetSchema } from '../core/formats/wallSheet';
 import { checkIds, knownModels } from '../core/kitchen/ids';
 import { z } from '../core/zod';
 import { shippedModels } from '../../data/models';
@@ -205,6 +206,10 @@ export const BODIES = {
     }),
     { bytes: 512 * 1024, values: 40_000 },
   ),
+  wall: reader(z.strictObject({ paper: z.enum(['a4', 'letter']), sheet: wallSheetSchema }), {
+    bytes: 512 * 1024,
+    values: 20_000,
+  }),
   open: reader(z.strictObject({ code: z.string().max(80), leave: z.boolean().optional() }), little),
   nothing: reader(z.strictObject({}), little),
 };

@@ -1,10 +1,15 @@
 import { reference } from '../../data/reference';
+import type { BladeModel } from '../core/blade/schema';
+import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
 import type { Keeping, Placed, Storage } from '../core/formats/storageFile';
 import type { StoragePrices } from '../core/keeping/buying';
 import { keepingOf } from '../core/keeping/keeping';
 import { thingOf, type Thing } from '../core/keeping/things';
 import type { PlanningContext } from '../core/kit/context/planningContext';
+import { useReport, type UseReport } from '../core/kit/drawer/used';
+import { packRoll, type Packing } from '../core/kit/travel/packing';
+import { wallSheet } from '../core/kit/plan/wall';
 import { knivesOf, type Referred } from '../core/kit/plan/refs';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../core/money/currency';
 
@@ -52,3 +57,27 @@ export function keptKit(context: PlanningContext, plan: Plan, storage: Storage):
     ),
   };
 }
+
+/** A roll packed for another kitchen, with what its screen draws. */
+export interface PackedRoll {
+  packing: Packing;
+  /** Blades by their place in the drawer. */
+  blades: BladeModel[];
+}
+
+export const packedRoll = (file: KitchenFile, away: AwayFile, home: PlanningContext): PackedRoll => ({
+  packing: packRoll(file, away, home),
+  blades: home.owned.map(({ blade }) => blade.blade),
+});
+
+/** How the knives of a kitchen are drawn, beside what was reckoned, with what its screen draws. */
+export const usedKnives = (
+  file: KitchenFile,
+  context: PlanningContext,
+): { report: UseReport; blades: BladeModel[] } => ({
+  report: useReport(context, file),
+  blades: context.owned.map(({ blade }) => blade.blade),
+});
+export type UsedKnives = ReturnType<typeof usedKnives>;
+
+export { wallSheet };

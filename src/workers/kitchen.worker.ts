@@ -3,7 +3,8 @@ import { Newest } from './newest';
 import { session } from './session';
 import type { MoneyView, SchoolView, SizeView } from './argue';
 import type { Edges } from './edges';
-import type { KeptKit } from './keep';
+import type { KeptKit, PackedRoll, UsedKnives } from './keep';
+import type { WallSheet } from '../core/formats/wallSheet';
 import type { Storage } from '../core/formats/storageFile';
 import type { Shelf } from './shop';
 import type { SeenCut } from './trying';
@@ -15,7 +16,7 @@ import type { Care } from '../core/formats/care';
 import type { Verdict } from '../core/kit/brief/verdict';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
-import type { KitchenFile } from '../core/formats/kitchenFile';
+import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
 import { perStep, type Plan } from '../core/formats/planFile';
 import { explain, type Explanation } from '../core/fit/score';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
@@ -169,6 +170,19 @@ const kitchenWorker = {
   async stored(plan: Plan, storage: Storage): Promise<KeptKit | null> {
     const on = planned ?? context;
     return on && (await keep()).keptKit(on, plan, storage);
+  },
+  /** A roll packed for another kitchen of a file. */
+  async packed(file: KitchenFile, away: AwayFile): Promise<PackedRoll> {
+    return (await keep()).packedRoll(file, away, contextFor(file));
+  },
+  /** A sheet for the kitchen wall; `bought`: with what the present plan buys. */
+  async wall(plan: Plan, bought: boolean): Promise<WallSheet | null> {
+    const on = planned ?? context;
+    return on && (await keep()).wallSheet(on, plan, bought);
+  },
+  /** How often each owned knife is drawn, beside what was reckoned. */
+  async used(file: KitchenFile): Promise<UsedKnives> {
+    return (await keep()).usedKnives(file, contextFor(file));
   },
   /** What keeps every knife of the present plan and of the drawer. */
   async care(plan: Plan): Promise<Care[]> {

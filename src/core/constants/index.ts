@@ -4,3 +4,4 @@ export * from './fit';
 export * from './keeping';
 export * from './kit';
 export * from './trial';
+export * from './use';

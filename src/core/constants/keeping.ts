@@ -20,3 +20,10 @@ export const PACKING = {
   lacking: c(45, 'points', 'a task there is named when nothing that is taken scores higher', 'house judgement'),
   mostSteps: c(60_000, 'kits', 'looked at before the choice is told as not proven', 'house judgement'),
 } as const;
+
+/** Constants of the sheet for the kitchen wall. */
+export const WALL = {
+  boneStrength: c(9, 'load', 'an edge this strong, on a blade this heavy, may meet bone', 'handbook'),
+  boneWeightG: c(300, 'g', 'weight of such a blade', 'trade practice'),
+  reactive: c(0.3, 'share', 'steel that reacts more is wiped during the work and oiled', 'house judgement'),
+} as const;

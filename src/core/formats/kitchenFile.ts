@@ -214,6 +214,8 @@ export const kitchenFileSchema = object({
   owned: list(ownedSchema, MOST.owned).optional(),
   tools: list(id, 60).optional(),
   diary: list(diaryEntrySchema, MOST.diary).optional(),
+  /** Whether the uses in the diary teach the loads and motions; they do unless it is said not to. */
+  learnsFromUse: truth.optional(),
   /** Months in which nothing is cooked here, 1–12. */
   closedMonths: list(number(1, 12, true), 12).optional(),
   /** Where knives live here, and the rolls packed for other kitchens. */

@@ -1,6 +1,6 @@
 import type { DiaryEntry } from '../formats/diaryFile';
 import { MOST } from '../formats/kitchenBounds';
-import type { KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
+import type { AwayFile, KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
 import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 
 /** What was held, tried, measured and done, written into the kitchen file. Pure: each returns a new file; dates come from outside (YYYY-MM-DD). */
@@ -78,6 +78,12 @@ export function diaryChanged(file: KitchenFile, at: number, entry: DiaryEntry | 
   };
 }
 
+/** A roll for another kitchen is described, changed, or (null) taken out. */
+export const rollPacked = (file: KitchenFile, at: number, away: AwayFile | null): KitchenFile => ({
+  ...file,
+  away: put(file.away, at, away),
+});
+
 /** A cook leaves the kitchen, and with them what they held and tried; others keep their own. */
 export function cookLeft(file: KitchenFile, gone: number): KitchenFile {
   const ofOthers = <T extends { cook?: number | undefined }>(list: readonly T[] | undefined): T[] | undefined => {
@@ -86,10 +92,17 @@ export function cookLeft(file: KitchenFile, gone: number): KitchenFile {
       .map((each) => ((each.cook ?? 0) > gone ? { ...each, cook: (each.cook ?? 0) - 1 } : each));
     return left && left.length > 0 ? left : undefined;
   };
-  const { trials, diary, cooks } = file;
+  const { trials, diary, cooks, away } = file;
   return {
     ...file,
     cooks: cooks?.filter((_, i) => i !== gone),
+    ...(away
+      ? {
+          away: away.map(({ cook, ...roll }) =>
+            cook === undefined || cook === gone ? roll : { ...roll, cook: cook > gone ? cook - 1 : cook },
+          ),
+        }
+      : {}),
     ...(trials ? { trials: { ...trials, hand: ofOthers(trials.hand), bench: ofOthers(trials.bench) } } : {}),
     // a deed stays a deed whoever did it
     ...(diary

@@ -78,6 +78,8 @@ export interface Kitchen {
   limits: Limits;
   tastes: Tastes;
   diary: readonly DiaryEntry[];
+  /** Whether its uses teach the loads and motions. */
+  learnsFromUse: boolean;
   closedMonths: readonly number[];
 }
 
@@ -347,6 +349,7 @@ export function completeKitchen(
       limits,
       tastes: { ...NO_TASTES, ...file.tastes },
       diary: file.diary ?? [],
+      learnsFromUse: file.learnsFromUse ?? true,
       closedMonths: file.closedMonths ?? [],
     },
   };

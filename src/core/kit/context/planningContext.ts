@@ -15,6 +15,7 @@ import { besideOwned, type Counts } from '../candidates/besideOwned';
 import { careSteps } from '../candidates/care';
 import { bladesOwned, type OwnedKnife, ownedKnives } from '../candidates/owned';
 import { toolRows, toolScores, toolSteps } from '../candidates/tools';
+import { learnFromUse, type LearnedUse } from '../candidates/learnedUse';
 import type { Making, Sold } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
 import { setsForSale } from '../candidates/sets';
@@ -48,6 +49,8 @@ export interface PlanningContext extends Making, Sold {
   boardMinor: number;
   /** Kit of the last proof of this kitchen, by candidate, to start from. */
   seed?: readonly string[];
+  /** What the uses in the diary taught; null where they teach nothing. */
+  learned: LearnedUse | null;
   /** The same kitchen with a sharpening service bought along, where nobody sharpens. */
   serviced: PlanningContext | null;
 }
@@ -114,12 +117,17 @@ export function preparePlanning(
     reference,
   );
   const school = schoolId ?? kitchen.limits.school;
-  const loads = taskLoads(kitchen, reference);
-  const cooks = withTrials(kitchen, cookContexts(kitchen, loads), reference, models);
-  const making: Making = { ...scoringOf(kitchen, loads, cooks), kitchen, models, reference, service: null };
+  const laidOut = (of: Kitchen, loads: readonly TaskLoad[]) => {
+    const cooks = withTrials(of, cookContexts(of, loads), reference, models);
+    const making: Making = { ...scoringOf(of, loads, cooks), kitchen: of, models, reference, service: null };
+    return { cooks, making };
+  };
+  const reckoned = laidOut(kitchen, taskLoads(kitchen, reference));
+  const learned = learnFromUse(reckoned.making);
+  const { cooks, making } = learned ? laidOut(movedAsLearned(kitchen, learned), learned.loads) : reckoned;
   const service = serviceFor(making.care, kitchen.habits);
   const lay = (of: Making, known?: PlanningContext | null) =>
-    contextFor(of, { assumed, cooks, school, boardMinor }, known);
+    contextFor(of, { assumed, cooks, school, boardMinor, learned }, known);
   const plain = lay(making, before);
   return service ? { ...plain, serviced: lay({ ...making, service }, before?.serviced) } : plain;
 }
@@ -154,7 +162,13 @@ function kitPlaces(
 
 const isExactly = (one: Candidate, required: boolean): PlaceRule => ({ required, accepts: (c) => c === one });
 
-type Common = Pick<PlanningContext, 'assumed' | 'cooks' | 'school' | 'boardMinor'>;
+type Common = Pick<PlanningContext, 'assumed' | 'cooks' | 'school' | 'boardMinor' | 'learned'>;
+
+/** A kitchen whose cooks move a knife as their diary tells. */
+const movedAsLearned = (kitchen: Kitchen, { motions }: LearnedUse): Kitchen => ({
+  ...kitchen,
+  cooks: kitchen.cooks.map((cook, i) => ({ ...cook, motions: motions[i]?.now ?? cook.motions })),
+});
 
 function contextFor(making: Making, common: Common, before?: PlanningContext | null): PlanningContext {
   const { kitchen, loads, reference, hands } = making;
@@ -203,8 +217,8 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
   const sold = context.sold.map((c) =>
     c.id === id ? { ...c, priceMinor: priceMinor + (c.serviceMinor ?? 0) + (c.regrindMinor ?? 0) } : c,
   );
-  const { assumed, cooks, school, boardMinor } = context;
-  const at = contextFor(context, { assumed, cooks, school, boardMinor }, { ...context, sold });
+  const { assumed, cooks, school, boardMinor, learned } = context;
+  const at = contextFor(context, { assumed, cooks, school, boardMinor, learned }, { ...context, sold });
   return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
 }
 

@@ -2,6 +2,7 @@ import type { PlanningContext } from '../context/planningContext';
 import type { Candidate } from '../candidates/candidate';
 import { lowerFirst } from '../../text/case';
 import type { Felt } from '../../kitchen/felt';
+import { taughtByUse } from './taught';
 
 /** What a hand test came to, as the end of a sentence. */
 function verdictWords({ verdict, reasons }: Felt): string {
@@ -9,7 +10,7 @@ function verdictWords({ verdict, reasons }: Felt): string {
   return verdict === 'good' ? 'a good sign' : `good only if ${reasons.join(', and ')}`;
 }
 
-/** What holding knives and trying them on food changed in a plan, in sentences; empty where nothing was tried. */
+/** What holding knives, trying them on food and using them changed in a plan, in sentences; empty where nothing was tried. */
 export function triedWords(context: PlanningContext, steps: readonly Candidate[]): string[] {
   const bought = new Set(steps.flatMap(({ action, id }) => (action === 'buy' ? [id] : [])));
   const named = new Map(context.models.map((model) => [model.id, `${model.name}, ${model.maker}`]));
@@ -23,6 +24,7 @@ export function triedWords(context: PlanningContext, steps: readonly Candidate[]
   );
   return [
     ...new Set(chipped),
+    ...taughtByUse(context),
     ...context.cooks.flatMap(({ cook, measured }) => {
       const whose = several ? `${cook.name}: ` : '';
       const held = Object.entries(cook.felt).flatMap(([id, felt]) =>

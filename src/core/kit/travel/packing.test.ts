@@ -47,7 +47,6 @@ describe('a roll for another kitchen', () => {
     expect(none.coverage).toBeLessThan(light.coverage + 1e-9);
     expect(none.left[0]?.why).toMatch(/No pocket/);
   });
-  });
 
   test('a glass board there takes the lent knife along, and asks for a board of one’s own', () => {
     const packing = pack({ board: { material: 'glass' } });

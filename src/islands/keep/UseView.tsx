@@ -1,0 +1,190 @@
+import { Button, Chip, Switch } from '@mantine/core';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
+import type { UsedKnife, UseReport } from '../../core/kit/drawer/used';
+import { diaryChanged, logged } from '../../core/kitchen/deeds';
+import type { UsedKnives } from '../../workers/keep';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
+import { KitchenFrame } from '../shared/KitchenFrame';
+import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import { cookName, knifeName } from '../shared/names';
+import { SubPage } from '../shared/SubMast';
+import { today } from '../shared/today';
+import { useCatalogue } from '../shared/useCatalogue';
+import type { KitchenEdits } from '../shared/useKitchen';
+import { day, percent } from '../shared/words';
+import { Working } from '../shared/Working';
+import { KeepMast } from './KeepMast';
+import { useOthersKept } from './useOthersKept';
+import css from './UseView.module.css';
+
+/** Which knife now: one tap each time one is drawn, and what that tells beside what was reckoned. */
+export default function UseView({ stored }: { stored: StoredKitchen }) {
+  return (
+    <KitchenFrame stored={stored} here="keep">
+      {(edits, worker) => <Use id={stored.id} edits={edits} worker={worker} />}
+    </KitchenFrame>
+  );
+}
+
+function useUsed({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
+  const file = useOthersKept(kitchen);
+  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  const [used, setUsed] = useState<UsedKnives | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  useEffect(() => {
+    if (!catalogue) return;
+    let current = true;
+    worker.used(file).then(
+      (found) => current && setUsed(found),
+      (error: unknown) =>
+        current && setTrouble(error instanceof Error ? error.message : 'The diary could not be read.'),
+    );
+    return () => {
+      current = false;
+    };
+  }, [catalogue, file, worker]);
+  return { used, trouble: noCatalogue ?? trouble };
+}
+
+function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { used, trouble } = useUsed(edits, worker);
+  const [who, setWho] = useState<number | null>(null);
+  const [last, setLast] = useState<string | null>(null);
+  const diary = kitchen.diary ?? [];
+  const cooks = kitchen.cooks ?? [];
+  const on = today();
+  const usedToday = (knife: number) =>
+    diary.filter((each) => each.did === 'used' && each.on === on && each.knife === knife).length;
+  const draw = (knife: number, name: string) => {
+    update((file) => logged(file, { on, did: 'used', knife, ...(who === null ? {} : { cook: who }) }), { alone: true });
+    setLast(name);
+  };
+  const takeBack = () => {
+    const at = diary.findLastIndex(({ did }) => did === 'used');
+    if (at >= 0) update((file) => diaryChanged(file, at, null), { alone: true });
+    setLast(null);
+  };
+  return (
+    <SubPage>
+      <KeepMast id={id} here="keep/use" title="Which knife now">
+        Tap what you take up. A few weeks of it, and the plan knows your cooking better than any menu tells it.
+      </KeepMast>
+      {trouble && <p role="alert">{trouble}</p>}
+      {!used && !trouble && <Working>Fetching the drawer</Working>}
+      {used?.blades.length === 0 && <p>Nothing is owned yet: put your knives into the drawer first.</p>}
+      {used && used.blades.length > 0 && (
+        <>
+          {cooks.length > 1 && (
+            <Chip.Group
+              value={who === null ? '' : String(who)}
+              onChange={(value) => setWho(value === '' ? null : Number(value))}
+            >
+              <div className={css.who} role="group" aria-label="Who cooks">
+                <Chip value="">nobody named</Chip>
+                {cooks.map((cook, i) => (
+                  <Chip key={i} value={String(i)}>
+                    {cookName(cook, i)}
+                  </Chip>
+                ))}
+              </div>
+            </Chip.Group>
+          )}
+          <ul className={css.tiles}>
+            {used.blades.map((blade, i) => (
+              <li key={i}>
+                <Tile blade={blade} count={usedToday(i)} onDraw={() => draw(i, knifeName(blade))} />
+              </li>
+            ))}
+          </ul>
+          <div className={css.last}>
+            <p role="status">{last === null ? '' : `Written down: ${last}.`}</p>
+            {last !== null && (
+              <Button variant="default" onClick={takeBack}>
+                Take it back
+              </Button>
+            )}
+          </div>
+          <Told report={used.report} />
+          <Switch
+            label="Let the diary teach the plan, slowly, what you cut and how you move a knife"
+            checked={kitchen.learnsFromUse ?? true}
+            onChange={(e) => {
+              const teaches = e.currentTarget.checked;
+              update((file) => ({ ...file, learnsFromUse: teaches ? undefined : false }));
+            }}
+          />
+        </>
+      )}
+    </SubPage>
+  );
+}
+
+function Tile({ blade, count, onDraw }: { blade: BladeModel; count: number; onDraw: () => void }) {
+  const { width, height } = placed(blade, false);
+  return (
+    <button type="button" className={css.tile} onClick={onDraw}>
+      <svg viewBox={`-1 -1 ${Math.max(330, width) + 2} ${height + 2}`} aria-hidden="true">
+        <KnifeDrawing blade={blade} upright={false} owned line={1.4} />
+      </svg>
+      <b>{knifeName(blade)}</b>
+      <span>{count === 0 ? 'not yet today' : count === 1 ? 'once today' : `${count} times today`}</span>
+    </button>
+  );
+}
+
+/** How the knives are drawn beside what was reckoned, and what it changed. */
+function Told({ report: { uses, days, knives, taught } }: { report: UseReport }) {
+  if (uses === 0) return <p className="faded">Nothing written down yet.</p>;
+  const most = Math.max(0.01, ...knives.flatMap(({ share, reckoned }) => [share, reckoned]));
+  return (
+    <section className={css.told} aria-labelledby="told">
+      <h2 id="told">Drawn, beside what was reckoned</h2>
+      <p className="faded">
+        {uses === 1 ? 'One use' : `${uses} uses`} in {days === 1 ? 'one day' : `${days} days`}. Upper bar: as drawn.
+        Lower: as your cooking and these knives would have it. Estimates, until there are some weeks of it.
+      </p>
+      <ul className={css.bars}>
+        {knives.map((knife) => (
+          <Bars key={knife.owned} knife={knife} most={most} />
+        ))}
+      </ul>
+      {taught.length > 0 && (
+        <>
+          <h3>What it changed in the plan</h3>
+          {taught.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </>
+      )}
+    </section>
+  );
+}
+
+function Bars({ knife: { name, uses, last, share, reckoned, story }, most }: { knife: UsedKnife; most: number }) {
+  const width = (part: number) => ({ width: `${(100 * part) / most}%` });
+  return (
+    <li>
+      <div>
+        <b>{name}</b>
+        <span className="faded">
+          {uses === 0 ? 'never drawn' : `${uses === 1 ? 'once' : `${uses} times`}, last ${day(last ?? '')}`}
+        </span>
+      </div>
+      <div className={css.pair}>
+        <i style={width(share)} />
+        <i data-reckoned style={width(reckoned)} />
+        <span className="visually-hidden">
+          {percent(share)} of what is drawn, {percent(reckoned)} reckoned
+        </span>
+        <span aria-hidden="true" className="figure">
+          {percent(share)} · {percent(reckoned)}
+        </span>
+      </div>
+      {story && <p>{story}</p>}
+    </li>
+  );
+}
