@@ -53,9 +53,11 @@ describe.each([
 
   const looksRight = async () => {
     // what is still being worked out fades in: it is judged when it stands
-    await page.waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 }).catch(async () => {
-      throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
-    });
+    await page
+      .waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 })
+      .catch(async () => {
+        throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
+      });
     expect(await page.evaluate(() => document.documentElement.dataset.mantineColorScheme)).toBe(scheme);
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

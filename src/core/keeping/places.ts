@@ -70,19 +70,21 @@ function lying(
   return { where: laid && laid.map(({ x, y, turned }) => ({ xMm: x, yMm: y, turned })), known };
 }
 
-/** Every thing in a seat of its own: slots and pockets that held ones have are taken. */
+/** Every thing in a seat of its own, the smallest that takes it where there is a choice: slots and pockets that held ones have are taken. */
 function inSeats(
   things: readonly Thing[],
-  seats: number,
+  sizes: readonly number[],
   held: readonly Held[],
-  takes: (t: Thing, s: number) => boolean,
-) {
+  takes: (thing: Thing, seat: number) => boolean,
+): Fitting {
   const taken = new Set(held.map(({ at }) => at.slot));
-  const found = seated(things.length, seats, (t, s) => {
-    const thing = things[t];
-    return thing !== undefined && !taken.has(s) && takes(thing, s);
+  const free = sizes.map((_, s) => s).filter((s) => !taken.has(s));
+  const order = free.sort((a, b) => (sizes[a] ?? 0) - (sizes[b] ?? 0));
+  const found = seated(things.length, order.length, (t, s) => {
+    const [thing, seat] = [things[t], order[s]];
+    return thing !== undefined && seat !== undefined && takes(thing, seat);
   });
-  return found ? { where: found.map((slot) => ({ slot, turned: false })), known: true } : NO;
+  return found ? { where: found.map((s) => ({ slot: order[s] ?? 0, turned: false })), known: true } : NO;
 }
 
 /** Things on a plain drawer's floor, each in a guard that takes it, with those that are held. */
@@ -101,9 +103,19 @@ function inDrawer(things: readonly Thing[], place: StoragePlace & { kind: 'drawe
 export function fitting(things: readonly Thing[], place: StoragePlace, held: readonly Held[] = []): Fitting {
   switch (place.kind) {
     case 'block':
-      return inSeats(things, place.slots.length, held, (thing, s) => takesSlot(thing, place.slots[s]));
+      return inSeats(
+        things,
+        place.slots.map(({ lengthMm, heightMm }) => lengthMm * heightMm),
+        held,
+        (thing, s) => takesSlot(thing, place.slots[s]),
+      );
     case 'roll':
-      return inSeats(things, place.pockets.length, held, (thing, s) => takesPocket(thing, place.pockets[s]));
+      return inSeats(
+        things,
+        place.pockets.map(({ lengthMm, widthMm }) => lengthMm * widthMm),
+        held,
+        (thing, s) => takesPocket(thing, place.pockets[s]),
+      );
     case 'strip': {
       if (things.some((thing) => belowStrip(thing) > place.belowMm)) return NO;
       const taken = held.map(({ thing, at }) => ({ row: 0, from: at.xMm ?? 0, long: alongStrip(thing) }));

@@ -136,11 +136,11 @@ export function useMoving(
     if (done && drop) put(done.ref, done.place ?? -1, done.at, done.why);
   };
 
-  const begin = ({ active: { id, rect } }: DragStartEvent) => {
+  const begin = ({ active: { id }, activatorEvent: { target } }: DragStartEvent) => {
     moving.current = String(id);
     turned.current = placed.find(({ ref }) => ref === moving.current)?.turned ?? false;
     setRefused(null);
-    if (rect.current.initial) middle.current = middleOf(rect.current.initial);
+    if (target instanceof Element) middle.current = middleOf(target.getBoundingClientRect());
     look();
   };
 
