@@ -1,6 +1,7 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { bareConstants } from './scripts/lib/bare-constants.mjs';
 
 export default defineConfig({
   output: 'server',
@@ -13,7 +14,7 @@ export default defineConfig({
   build: { inlineStylesheets: 'never', assets: 'assets' },
   vite: {
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
-    worker: { format: 'es' },
+    worker: { format: 'es', plugins: () => [bareConstants] },
   },
   experimental: {
     csp: {
