@@ -4,7 +4,9 @@ import { shippedModels } from '../../../data/models';
 import { KEEPING } from '../constants';
 import { keepingFileSchema, readStorageText, type StorageFile, type StoragePlace } from '../formats/storageFile';
 import { arrange } from './arrange';
+import { byColumns } from './columns';
 import { keepingOf } from './keeping';
+import { whyNotThere } from './misplaced';
 import { fitting } from './places';
 import { thingOf, type Thing } from './things';
 import { layOut } from './tray';
@@ -43,6 +45,16 @@ const place = fc.oneof(
     slats: fc.option(fc.integer({ min: 1, max: 6 })),
   }),
   fc.record({
+    kind: fc.constant('drawer' as const),
+    lengthMm: fc.integer({ min: 150, max: 500 }),
+    widthMm: fc.integer({ min: 60, max: 300 }),
+    heightMm: fc.integer({ min: 15, max: 80 }),
+    guards: fc.array(
+      fc.record({ lengthMm: fc.integer({ min: 80, max: 300 }), heightMm: fc.integer({ min: 20, max: 70 }) }),
+      { maxLength: 4 },
+    ),
+  }),
+  fc.record({
     kind: fc.constant('strip' as const),
     lengthMm: fc.integer({ min: 40, max: 500 }),
     belowMm: fc.integer({ min: 50, max: 400 }),
@@ -79,6 +91,82 @@ describe('a tray', () => {
   });
 });
 
+describe('packing', () => {
+  const size = fc.record({ long: fc.integer({ min: 1, max: 8 }), high: fc.integer({ min: 1, max: 5 }) });
+  /** Whether pieces of whole sizes fit, every whole place and way of lying tried. */
+  const fitsByTrying = (pieces: readonly { long: number; high: number }[], wide: number, deep: number): boolean => {
+    const laid: { x: number; y: number; w: number; d: number }[] = [];
+    const put = (i: number): boolean => {
+      const piece = pieces[i];
+      if (!piece) return true;
+      for (const [w, d] of [
+        [piece.long, piece.high],
+        [piece.high, piece.long],
+      ] as const)
+        for (let x = 0; x + w <= wide; x++)
+          for (let y = 0; y + d <= deep; y++) {
+            if (laid.some((o) => x < o.x + o.w && o.x < x + w && y < o.y + o.d && o.y < y + d)) continue;
+            laid.push({ x, y, w, d });
+            if (put(i + 1)) return true;
+            laid.pop();
+          }
+      return false;
+    };
+    return put(0);
+  };
+  const asked = fc.record({
+    pieces: fc.array(size, { minLength: 1, maxLength: 5 }),
+    wide: fc.integer({ min: 2, max: 9 }),
+    deep: fc.integer({ min: 2, max: 7 }),
+  });
+
+  test('tells what fits and what does not as trying every place does, by columns alone too', () => {
+    fc.assert(
+      fc.property(asked, ({ pieces, wide, deep }) => {
+        const truth = fitsByTrying(pieces, wide, deep);
+        const found = layOut(pieces, wide, deep);
+        const columns = byColumns(pieces, wide, deep, [], 1e6);
+        expect([found.laid !== null, columns.laid !== null, found.known, columns.known]).toEqual([
+          truth,
+          truth,
+          true,
+          true,
+        ]);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test('goes round what is fixed', () => {
+    const fixed = [{ x: 100, y: 0, wide: 50, deep: 100 }];
+    expect(layOut([{ long: 100, high: 100 }], 300, 100, fixed).laid?.[0]?.x).toBe(0);
+    expect(layOut([{ long: 160, high: 100 }], 300, 100, fixed)).toEqual({ laid: null, known: true });
+    expect(layOut([{ long: 150, high: 90 }], 300, 100, fixed).laid?.[0]?.x).toBe(150);
+  });
+});
+
+test('a knife laid by hand stays where it may, goes elsewhere where it may not, and is told why', () => {
+  const [one, two] = things(2);
+  if (!one || !two) throw new Error('no things');
+  const tray = { kind: 'tray' as const, lengthMm: 500, widthMm: 300, heightMm: 60, slats: null };
+  const at = { place: 0, xMm: 40, yMm: 180, turned: false };
+  const laid = (more: object) => keepingOf([one, two], storage([tray]), PRICES, [{ ref: one.ref, ...at, ...more }]);
+  expect(laid({}).placed[0]).toEqual({ ref: one.ref, ...at });
+  expect(laid({}).fits).toBe(true);
+  expect(laid({ xMm: 450 }).placed[0]).not.toMatchObject({ xMm: 450 });
+  expect(whyNotThere(one, { ...at, xMm: 450 }, tray, [])).toMatch(/sticks out/);
+  expect(whyNotThere(one, at, tray, [{ thing: two, at }])).toContain(two.name);
+  expect(whyNotThere(one, at, { ...tray, heightMm: 5 }, [])).toMatch(/too thick/);
+  const drawer = { kind: 'drawer' as const, lengthMm: 500, widthMm: 300, heightMm: 60, guards: [] };
+  expect(whyNotThere(one, at, drawer, [])).toMatch(/No guard/);
+  expect(keepingOf([one], storage([drawer]), PRICES)).toMatchObject({ fits: false, buy: [{ price: 5 }] });
+  const strip = { kind: 'strip' as const, lengthMm: 200, belowMm: 300 };
+  const beside = (xMm: number) =>
+    whyNotThere(two, { xMm, turned: false }, strip, [{ thing: one, at: { xMm: 0, turned: false } }]);
+  expect(beside(one.highMm + KEEPING.gap.value - 1)).toContain(one.name);
+  expect(beside(one.highMm + KEEPING.gap.value)).toBeNull();
+});
+
 test('nothing overlaps, nothing sticks out, and everything is placed or left with its reason', () => {
   fc.assert(
     fc.property(some, ({ many, from, places }) => {
@@ -96,29 +184,36 @@ test('nothing overlaps, nothing sticks out, and everything is placed or left wit
         if (where.kind === 'block' || where.kind === 'roll') return { ...at, x: 0, y: 0, wide: 1, deep: 1, it, where };
         const strip = where.kind === 'strip';
         const lying = strip || at.turned;
-        const [wide, deep] = lying
-          ? [it.highMm, strip ? 1 : it.longMm]
-          : [it.longMm, where.slats === null ? it.highMm : 1];
+        const rows = where.kind === 'tray' && where.slats !== null;
+        const [wide, deep] = lying ? [it.highMm, strip ? 1 : it.longMm] : [it.longMm, rows ? 1 : it.highMm];
         return { ...at, x: at.xMm ?? 0, y: at.yMm ?? 0, wide, deep, it, where };
       });
       for (const one of room) {
+        const others = keeping.placed.flatMap(({ ref, place: p, ...at }) => {
+          const thing = p === one.place && ref !== one.ref ? all.find((each) => each.ref === ref) : undefined;
+          return thing ? [{ thing, at }] : [];
+        });
+        expect(whyNotThere(one.it, one, one.where, others)).toBeNull();
         if (one.where.kind === 'block')
           expect(one.it.bladeMm).toBeLessThanOrEqual(one.where.slots[one.slot ?? -1]?.lengthMm ?? 0);
         if (one.where.kind === 'roll')
           expect(one.it.longMm).toBeLessThanOrEqual(one.where.pockets[one.slot ?? -1]?.lengthMm ?? 0);
-        if (one.where.kind === 'strip' || one.where.kind === 'tray') {
+        if (one.where.kind === 'drawer')
+          expect(one.it.heelMm).toBeLessThanOrEqual(one.where.guards[one.slot ?? -1]?.heightMm ?? 0);
+        if (one.where.kind === 'strip' || one.where.kind === 'tray' || one.where.kind === 'drawer') {
           expect(one.x + one.wide).toBeLessThanOrEqual(one.where.lengthMm + 0.01);
           if (one.where.kind === 'tray' && one.where.slats === null)
             expect(one.y + one.deep).toBeLessThanOrEqual(one.where.widthMm + 0.01);
         }
         for (const other of room) {
-          if (one === other || one.place !== other.place || one.slot !== other.slot) continue;
+          const apartAnyway = one.slot !== other.slot && one.where.kind !== 'drawer';
+          if (one === other || one.place !== other.place || apartAnyway) continue;
           const apart =
             one.x + one.wide <= other.x + 0.01 ||
             other.x + other.wide <= one.x + 0.01 ||
             one.y + one.deep <= other.y + 0.01 ||
             other.y + other.deep <= one.y + 0.01;
-          expect(apart && (one.where.kind === 'tray' || one.where.kind === 'strip')).toBe(true);
+          expect(apart && one.where.kind !== 'block' && one.where.kind !== 'roll').toBe(true);
         }
       }
     }),
