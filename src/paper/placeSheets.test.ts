@@ -7,7 +7,7 @@ import { placesAtTrueSize, placesPlan, TooLarge, type PlacesToPrint } from './pl
 import { longestLine, rendered } from './rendered';
 import { wallPaper } from './wallPaper';
 
-const knives = shippedModels.slice(0, 4).map((blade, i) => ({ ref: `owned-${i}`, name: `Knife ${i}`, blade }));
+const knives = shippedModels.slice(0, 8).map((blade, i) => ({ ref: `owned-${i}`, name: `Knife ${i}`, blade }));
 const tray = { kind: 'tray' as const, lengthMm: 240, widthMm: 420, heightMm: 60, slats: null };
 const asked = (place: PlacesToPrint['places'][number]['place']): PlacesToPrint => ({
   title: 'Test',

@@ -124,8 +124,17 @@ export async function placesAtTrueSize(asked: PlacesToPrint, paper: Paper): Prom
         const at = (p: Point) => ({ x: MARGIN + p.x - fromX, y: top + p.y - fromY });
         sheets.within(MARGIN - 0.2, top - 0.2, roomWide + 0.4, roomDeep + 0.4, () => {
           paint(sheets, picture, seen, at, 0.3);
-          for (const { name, box: lies } of seen)
-            sheets.text(name, MARGIN + lies.x - fromX + 3, top + lies.y - fromY + 1, { size: 8, color: INK, wide: 80 });
+          for (const { name, box: lies } of seen) {
+            const corner = at({ x: lies.x + 3, y: lies.y + 1 });
+            // a word beyond the sheet would begin a page of its own
+            if (
+              corner.y > top - 3 &&
+              corner.y < top + roomDeep - 4 &&
+              corner.x > -40 &&
+              corner.x < sheets.wide - MARGIN
+            )
+              sheets.text(name, corner.x, corner.y, { size: 8, color: INK, wide: 80 });
+          }
           for (const mark of marks(picture, across, down)) cross(sheets, at(mark));
         });
       }),
