@@ -18,6 +18,11 @@ import { bestOfEverySize, proveBest } from '../src/core/kit/offers/prove';
 import { ofSize, toTheEnd } from '../src/core/kit/search/sizes';
 import { Robustness } from '../src/core/kit/robustness/robustness';
 import { preparePlanning } from '../src/core/kit/context/planningContext';
+import { keennessOn, keptKnives } from '../src/core/kit/edges/edgeKnives';
+import { edgeReport } from '../src/core/kit/edges/edgeReport';
+import { arrange } from '../src/core/keeping/arrange';
+import { thingOf } from '../src/core/keeping/things';
+import { daysLater } from '../src/core/calendar/day';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { asProgram, bestByProgram } from '../src/core/testing/mip';
 
@@ -28,6 +33,8 @@ const TASKS = 85;
 const PERTURBED = 200;
 const COMPARED = 12;
 /** An imported catalogue and all the work there is. */
+/** How full trays are, as a share of their floor. */
+const FILLED = [0.6, 0.75, 0.85, 0.95, 1.1];
 const LARGE = { models: 2000, tasks: 120 };
 
 /** Median of several runs, ms, after a few that warm up. */
@@ -188,6 +195,47 @@ const [, quick] = timed(() => planFrom(large, { effort: QUICK }));
 const [{ proof }, took] = timed(() => toTheEnd(proveBest(large)));
 console.log(
   `${many.length} models × ${large.loads.length} tasks, ${large.problem.candidates.length} candidates: scored in ${laid.toFixed(0)} ms, answered ${quick.toFixed(0)} ms later, ${proof.proven ? 'proven' : `gap ${(100 * proof.gap).toFixed(2)} points`} after ${took.toFixed(0)} ms`,
+);
+
+// what comes after the choice: sixty knives with a diary of five thousand entries, places packed
+const kept: KitchenFile = {
+  format: 'scabbard.kitchen',
+  version: 1,
+  budget: { total: 0 },
+  owned: shippedModels.slice(0, 60).map(({ id }) => ({ model: id, condition: 'keen', sharpenedOn: '2026-01-01' })),
+  diary: Array.from({ length: 5000 }, (_, i) => ({
+    on: daysLater('2024-01-01', i % 900),
+    knife: i % 60,
+    ...(i % 7 === 0
+      ? { did: 'tested' as const, test: 'thread' as const, grams: 200 + (i % 300) }
+      : i % 3 === 0
+        ? { did: 'honed' as const }
+        : { did: 'used' as const }),
+  })),
+};
+const [[full, fullPlan], prepared] = timed(() => {
+  const context = preparePlanning(kept, reference, shippedModels);
+  return [context, planFrom(context, { effort: QUICK })] as const;
+});
+const [knives, gathered] = timed(() => keptKnives(full, fullPlan));
+const keen = median(() => knives.forEach((knife) => keennessOn(knife, '2026-11-01')));
+const [report, reported] = timed(() => edgeReport(full, fullPlan, '2026-11-01', 12));
+const [{ events }, decade] = timed(() => edgeReport(full, fullPlan, '2026-11-01', 120));
+console.log(
+  `60 knives, 5,000 entries: laid out and answered in ${prepared.toFixed(0)} ms, knives with their diaries ${gathered.toFixed(0)} ms, keenness of all ${keen.toFixed(2)} ms, a year's report (${report.events.length} events) ${reported.toFixed(0)} ms, ten years (${events.length} events) ${decade.toFixed(0)} ms`,
+);
+const trays = Array.from({ length: 24 }, (_, s) => {
+  const things = Array.from(
+    { length: 12 },
+    (_, i) => shippedModels[(13 * s + 37 * i + s * s) % shippedModels.length],
+  ).flatMap((blade, i) => (blade ? [thingOf(`owned-${i}`, blade.name, blade)] : []));
+  const area = things.reduce((sum, { longMm, highMm }) => sum + longMm * highMm, 0);
+  const lengthMm = 420 + 70 * (s % 4);
+  const widthMm = Math.round(area / (FILLED[s % FILLED.length] ?? 1) / lengthMm);
+  return timed(() => arrange(things, [{ kind: 'tray', lengthMm, widthMm, heightMm: 60, slats: null }]));
+});
+console.log(
+  `twelve knives into a tray: ${trays.filter(([{ proven: sure }]) => sure).length} of ${trays.length} proven, median ${middle(trays.map(([, took]) => took)).toFixed(0)} ms, longest ${Math.max(...trays.map(([, took]) => took)).toFixed(0)} ms`,
 );
 
 globalThis.gc?.();

@@ -1,6 +1,6 @@
 import { Button, Chip } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useMemo, type ComponentProps } from 'react';
+import { useEffect, useMemo, type ComponentProps } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
 import { diaryChanged, logged } from '../../core/kitchen/deeds';
@@ -14,6 +14,7 @@ import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
+import { keepDue } from '../shared/dueDays';
 import { today } from '../shared/today';
 import { Working } from '../shared/Working';
 import { day, minutes, money, percent, typeName } from '../shared/words';
@@ -23,6 +24,7 @@ import { Diary } from './Diary';
 import css from './EdgeView.module.css';
 import { Subscription } from './Subscription';
 import { useEdges } from './useEdges';
+import { YearView } from './YearView';
 
 const FiveYears = lazily<ComponentProps<typeof FiveYearsView>>(() => import('./FiveYears'));
 import { asSharpeningDay, calendarOf, dueDays, type DueDay } from './sharpeningDays';
@@ -221,6 +223,7 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
     return dueDays(edges.report.events, (ref) => names.get(ref) ?? ref);
   }, [edges]);
   const told = useMemo(() => days.map(asSharpeningDay), [days]);
+  useEffect(() => keepDue(id, told), [id, told]);
   return (
     <section aria-labelledby="calendar">
       <h2 id="calendar">The year ahead</h2>
@@ -228,6 +231,7 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
         <p className="faded">Nothing is due within a year.</p>
       ) : (
         <>
+          <YearView events={edges.report.events} knives={edges.knives} from={today()} />
           <p className="faded">Edges due within weeks of one another are put right on one day.</p>
           <ol className={css.days}>
             {days.map((each) => (

@@ -1,7 +1,9 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
+import { dueBy } from './dueDays';
 import css from './KitchenMast.module.css';
 import { Masthead } from './Masthead';
+import { today } from './today';
 import { isAnswered } from '../../core/kitchen/nextQuestion';
 
 /** The views of a kitchen in the order of the work; those after the plan belong to it. */
@@ -45,6 +47,7 @@ export function KitchenMast({
   children?: ReactNode;
 }) {
   const lacking = lackingIn(kitchen);
+  const due = useMemo(() => dueBy(kitchenId, today()), [kitchenId]);
   const isOfPlan = here === 'plan' || here === null || OF_THE_PLAN.includes(here);
   return (
     <>
@@ -61,6 +64,12 @@ export function KitchenMast({
             data-within={OF_THE_PLAN.includes(id) || undefined}
           >
             {view}
+            {id === 'edge' && due.length > 0 && (
+              <span className={css.due} title={due.map(({ title }) => title).join('; ')}>
+                <span className="visually-hidden">, due: </span>
+                {due.length}
+              </span>
+            )}
             {lacking.includes(id) && (
               <span className={css.lacks} title="Nothing said yet: usual values are assumed">
                 <span className="visually-hidden">, nothing said yet</span>

@@ -4,6 +4,8 @@ import { Refused } from '../../client/http';
 import { createKitchen, deleteKitchen, renameKitchen, restoreKitchen } from '../../client/kitchens';
 import { notedKitchens } from '../shared/device';
 import { moment } from '../shared/words';
+import { dueBy } from '../shared/dueDays';
+import { today } from '../shared/today';
 import css from './StartView.module.css';
 
 export interface ListedKitchen {
@@ -103,6 +105,7 @@ export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]
                       ? 'has changes that are not saved yet: open it to save them'
                       : `changed ${moment(updatedAt)}`}
                   </span>
+                  <Due id={id} />
                 </a>
               )}
               <span className={css.manage}>
@@ -123,5 +126,17 @@ export function KitchenList({ kitchens, onTrouble }: { kitchens: ListedKitchen[]
         })}
       </ul>
     </section>
+  );
+}
+
+/** What is due in a kitchen today, as this device knows it. */
+function Due({ id }: { id: string }) {
+  const [first, ...more] = dueBy(id, today());
+  if (!first) return null;
+  return (
+    <span className={css.due}>
+      Due: {first.title.toLowerCase()}
+      {more.length > 0 && `, and ${more.length} more`}
+    </span>
   );
 }

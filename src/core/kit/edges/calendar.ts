@@ -1,5 +1,6 @@
 import { EDGE_CALENDAR } from '../../constants';
 import { daysLater, monthsLater, type Day } from '../../calendar/day';
+import { openDaysLater } from '../../calendar/openDays';
 import type { EdgeCare } from '../../edge/keenness';
 import type { EdgeEvent } from '../../formats/edgeFile';
 import { weeksDone, yearsLeft, type KeptKnife } from './edgeKnives';
@@ -13,13 +14,13 @@ const startOf = ({ month }: KeptKnife, from: Day): Day => monthsLater(from, Math
 
 /** Days on which an edge is due, its first when it will have done its work since it was last put right. */
 function duesOf(knife: KeptKnife, from: Day, until: Day): Due[] {
-  const { ref, edge, putRight, owned } = knife;
+  const { ref, edge, putRight, owned, closed } = knife;
   if (edge.sharpenEveryWeeks === null) return [];
   const every = Math.max(1, Math.round(edge.sharpenEveryWeeks * DAYS_A_WEEK));
   const start = startOf(knife, from);
   const done = owned && !putRight ? weeksDone(knife, from) * DAYS_A_WEEK : 0;
-  const first = putRight ? start : daysLater(start, Math.max(0, Math.round(every - done)));
-  return everyFrom(first, every, until).map((date, i) => ({
+  const first = putRight ? start : openDaysLater(start, Math.max(0, every - done), closed);
+  return everyFrom(first, every, until, closed).map((date, i) => ({
     ref,
     date,
     minutesPerWeek: edge.minutesPerWeek,

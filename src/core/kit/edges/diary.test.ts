@@ -116,12 +116,14 @@ describe('a diary', () => {
     expect(edgeOf(kitchen(measured(0.2).slice(0, 2))).ruler).toBeNull();
   });
 
-  test('nothing is due in a month the kitchen is closed', () => {
+  test('nothing is due in a month the kitchen is closed, and edges rest then', () => {
     const closedMonths = [1, 2, 7, 8, 12];
     const open = report(kitchen([]), 36).events;
     const { events } = report(kitchen([], { closedMonths }), 36);
     expect(open.some(({ date }) => closedMonths.includes(Number(date.slice(5, 7))))).toBe(true);
-    expect(events.length).toBe(open.length);
+    // seven months in twelve are worked in
+    expect(events.length / open.length).toBeGreaterThan(0.5);
+    expect(events.length / open.length).toBeLessThan(0.7);
     for (const { date } of events) expect(closedMonths).not.toContain(Number(date.slice(5, 7)));
   });
 });

@@ -1,4 +1,5 @@
-import { daysBetween, type Day } from '../../calendar/day';
+import type { Day } from '../../calendar/day';
+import { openDaysBetween } from '../../calendar/openDays';
 import type { KeennessTest } from '../../edge/learned';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { Owned } from '../../kitchen/kitchen';
@@ -7,22 +8,28 @@ import type { Owned } from '../../kitchen/kitchen';
 export const diaryOf = (diary: readonly DiaryEntry[], owned: number): DiaryEntry[] =>
   diary.filter(({ knife }) => knife === owned).sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
 
-/** Minutes of cutting between two days: those written down where there are any, else as many as the plan gives it. */
-function minutesBetween(diary: readonly DiaryEntry[], from: Day, to: Day, minutesPerWeek: number): number {
+/** Minutes of cutting between two days: those written down where there are any, else as many as the plan gives it in open months. */
+function minutesBetween(
+  diary: readonly DiaryEntry[],
+  [from, to]: readonly [Day, Day],
+  minutesPerWeek: number,
+  closed: readonly number[],
+): number {
   const used = diary.filter(({ did, on, minutes }) => did === 'used' && minutes !== undefined && on > from && on <= to);
   return used.length > 0
     ? used.reduce((sum, { minutes = 0 }) => sum + minutes, 0)
-    : (daysBetween(from, to) / 7) * minutesPerWeek;
+    : (openDaysBetween(from, to, closed) / 7) * minutesPerWeek;
 }
 
 /**
  * Tests of an edge with the work it had done by then. Those before any known sharpening say nothing, for nobody knows how keen the edge began.
- * `diary`: of this knife, oldest first; `minutesPerWeek`: its work by the plan.
+ * `diary`: of this knife, oldest first; `minutesPerWeek`: its work by the plan, none of it in `closed` months, 1–12.
  */
 export function testsOf(
   diary: readonly DiaryEntry[],
   { sharpenedOn }: Pick<Owned, 'sharpenedOn'>,
   minutesPerWeek: number,
+  closed: readonly number[] = [],
 ): KeennessTest[] {
   return diary.flatMap(({ did, on, test, result, grams }, i): KeennessTest[] => {
     if (did !== 'tested' || test === undefined) return [];
@@ -31,7 +38,7 @@ export function testsOf(
     const told = sharpenedOn !== undefined && sharpenedOn <= on ? sharpenedOn : undefined;
     const since = sharpened !== undefined && (told === undefined || sharpened > told) ? sharpened : told;
     if (since === undefined) return [];
-    const worked = (to: Day) => minutesBetween(diary, since, to, minutesPerWeek);
+    const worked = (to: Day) => minutesBetween(diary, [since, to], minutesPerWeek, closed);
     const honedAt = before
       .filter((entry) => entry.did === 'honed' && entry.on >= since)
       .map((entry) => worked(entry.on));

@@ -1,5 +1,6 @@
 import { EDGE } from '../../constants';
 import { daysBetween, type Day } from '../../calendar/day';
+import { openDaysBetween } from '../../calendar/openDays';
 import { learnEdge, type EdgeLearned } from '../../edge/learned';
 import { edgeLife, halfLifeMinutes, isSharpened, type EdgeCare, type EdgeLife } from '../../edge/keenness';
 import type { BladeTraits } from '../../fit/traits';
@@ -35,6 +36,8 @@ export interface KeptKnife {
   learned: EdgeLearned;
   /** What the diary says of it, oldest first. */
   diary: readonly DiaryEntry[];
+  /** Months in which it does no work, 1–12. */
+  closed: readonly number[];
 }
 
 /** How exactly a condition is felt, keenness. */
@@ -52,6 +55,7 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
   const steps = stepsOf(context, plan);
   const served = minutesServedBy(context, steps);
   const care = careOfEdges(context);
+  const closed = context.kitchen.closedMonths;
   const stepOf = (id: string) => plan.steps.find((step) => stepKey(step) === id);
   const retired = new Set(plan.steps.flatMap((step) => (step.action === 'retire' ? [step.owned] : [])));
   const owned = context.owned.flatMap(({ blade, owned: file }, i): KeptKnife[] => {
@@ -61,7 +65,7 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     const step = at >= 0 ? stepOf(steps[at]?.id ?? '') : undefined;
     const diary = diaryOf(context.kitchen.diary, i);
     const half = halfLifeMinutes(blade.blade, blade.steel, care);
-    const learned = learnEdge(testsOf(diary, file, minutes), half);
+    const learned = learnEdge(testsOf(diary, file, minutes, closed), half);
     return [
       {
         ref: `owned-${i}`,
@@ -69,6 +73,7 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
         edge: edgeLife(blade.blade, blade.steel, care, minutes, learned.halfLife.middle),
         learned,
         diary,
+        closed,
         owned: file,
         month: step?.month ?? 1,
         putRight: step?.action === 'sharpen' || step?.action === 'repair',
@@ -82,7 +87,9 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     const edge = edgeLife(blade.blade, blade.steel, care, served.steps[i] ?? 0);
     const learned = learnEdge([], edge.halfLifeMinutes);
     const ref = `step-${step.order}`;
-    return [{ ref, blade, edge, learned, diary: [], owned: null, month: step.month, putRight: false, priceMinor }];
+    return [
+      { ref, blade, edge, learned, diary: [], closed, owned: null, month: step.month, putRight: false, priceMinor },
+    ];
   });
   return [...owned, ...bought];
 }
@@ -96,12 +103,12 @@ const keennessAfter = (minutes: number, half: number): number =>
   EDGE.floor.value + (1 - EDGE.floor.value) * 2 ** (-minutes / half);
 
 /** Keenness of an owned edge on a day, 0–1: from its last sharpening where that is told, else from its condition. */
-export function keennessOn({ owned, edge, blade }: KeptKnife, day: Day): number | null {
+export function keennessOn({ owned, edge, blade, closed }: KeptKnife, day: Day): number | null {
   if (!owned) return null;
   const { condition, sharpenedOn } = owned;
   if (condition === 'worn-out' || condition === 'chipped' || condition === 'dull') return EDGE.floor.value;
   if (sharpenedOn !== undefined && isSharpened(blade.blade)) {
-    const weeks = Math.max(0, daysBetween(sharpenedOn, day)) / DAYS_A_WEEK;
+    const weeks = Math.max(0, openDaysBetween(sharpenedOn, day, closed)) / DAYS_A_WEEK;
     return keennessAfter(weeks * edge.minutesPerWeek, edge.halfLifeMinutes);
   }
   return condition === 'keen'

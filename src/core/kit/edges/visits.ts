@@ -1,5 +1,6 @@
 import { EDGE_CALENDAR } from '../../constants';
-import { daysBetween, daysLater, type Day } from '../../calendar/day';
+import { daysBetween, type Day } from '../../calendar/day';
+import { openDaysLater } from '../../calendar/openDays';
 
 /** An edge that is due on a day; `minutesPerWeek` is the work a dull one would do badly. */
 export interface Due {
@@ -68,11 +69,11 @@ export function groupedVisits(dues: readonly Due[]): Visit[] {
   return visits;
 }
 
-/** The days on which something is due again and again from a first day on, until another. */
-export function everyFrom(first: Day, everyDays: number, until: Day): Day[] {
+/** The days on which something is due again and again from a first day on, until another; days in `closed` months, 1–12, are not counted. */
+export function everyFrom(first: Day, everyDays: number, until: Day, closed: readonly number[] = []): Day[] {
   const days: Day[] = [];
   for (let i = 0; ; i++) {
-    const day = daysLater(first, i * everyDays);
+    const day = openDaysLater(first, i * everyDays, closed);
     if (day > until) return days;
     days.push(day);
   }
