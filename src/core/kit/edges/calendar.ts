@@ -4,7 +4,7 @@ import { openDaysLater } from '../../calendar/openDays';
 import type { EdgeCare } from '../../edge/keenness';
 import type { EdgeEvent } from '../../formats/edgeFile';
 import { weeksDone, yearsLeft, type KeptKnife } from './edgeKnives';
-import { everyFrom, groupedVisits, type Due } from './visits';
+import { byDay, everyFrom, groupedVisits, type Due } from './visits';
 
 const DAYS_A_WEEK = 7;
 const DAYS_A_YEAR = 365.25;
@@ -44,12 +44,11 @@ export function edgeEvents(
     ...knives.flatMap((knife) => oilings(knife, from, until)),
   ];
   return outOfMonths(events, closedMonths).sort(
-    (a, b) =>
-      a.date.localeCompare(b.date) ||
-      RANK[a.action] - RANK[b.action] ||
-      a.ref.localeCompare(b.ref, 'en', { numeric: true }),
+    (a, b) => byDay(a, b) || RANK[a.action] - RANK[b.action] || byRef(a.ref, b.ref),
   );
 }
+const byRef = new Intl.Collator('en', { numeric: true }).compare;
+
 /** Events moved out of months in which nothing is cooked, to the first day of the next open one; none where it never is. */
 function outOfMonths(events: EdgeEvent[], closed: readonly number[]): EdgeEvent[] {
   if (closed.length === 0) return events;
