@@ -1,12 +1,13 @@
-import { daysBetween } from '../../calendar/day';
+import { daysBetween, type Day } from '../../calendar/day';
 import { LOAD, USE } from '../../constants';
 import { cookContexts } from '../../fit/cook';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { BoardMotion, Kitchen, MotionShares } from '../../kitchen/kitchen';
 import type { TaskLoad } from '../../load/load';
 import type { Making } from './making';
-import { ownedKnives } from './owned';
-import { scoringOf } from './scoring';
+import { handsOf } from '../demand/hands';
+import { type OwnedKnife, ownedKnives } from './owned';
+import { sharpScores } from './scoring';
 
 /** How often each owned knife is drawn: a share each that sum to 1, or all 0 where there is no work. */
 export type UseShares = readonly number[];
@@ -62,38 +63,53 @@ function usesBy(entries: readonly DiaryEntry[], knives: number): number[] {
   const newest = entries.reduce((latest, { on }) => (on > latest ? on : latest), '');
   const uses = new Array<number>(knives).fill(0);
   const sameDay = new Map<string, number>();
+  const ages = new Map<Day, number>();
+  const ageOf = (on: Day): number => {
+    const known = ages.get(on) ?? daysBetween(on, newest);
+    ages.set(on, known);
+    return known;
+  };
   for (const { knife, on } of entries) {
     const day = `${knife} ${on}`;
     const before = sameDay.get(day) ?? 0;
     sameDay.set(day, before + 1);
     if (knife < knives && before < USE.mostADay.value)
-      uses[knife] = (uses[knife] ?? 0) + 2 ** (-daysBetween(on, newest) / USE.halfLifeDays.value);
+      uses[knife] = (uses[knife] ?? 0) + 2 ** (-ageOf(on) / USE.halfLifeDays.value);
   }
   return uses;
 }
 
-/** The kitchen with one cook alone who moves a knife in one way only, and how its knives are then drawn. */
-function drawnByMotion({ kitchen, loads, models, reference }: Making, cook: number, motion: BoardMotion): number[] {
+/** The kitchen with one cook alone who moves a knife in one way only, and how its knives, all keen, are then drawn. */
+function drawnByMotion(
+  { kitchen, loads, tasks }: Making,
+  knives: readonly OwnedKnife[],
+  cook: number,
+  motion: BoardMotion,
+): number[] {
   const motions = { rock: 0, push: 0, pull: 0, chop: 0, [motion]: 1 };
   const only = kitchen.cooks.flatMap((each, i) => (i === cook ? [{ ...each, motions, trials: [] }] : []));
   const alone: Kitchen = { ...kitchen, cooks: only, cooksAtOnce: 1 };
-  const scoring = scoringOf(alone, loads, cookContexts(alone, loads));
-  return drawnShares(
-    ownedKnives({ ...scoring, kitchen: alone, models, reference, service: null }),
-    loads,
-    kitchen.mealsPerWeek,
-  );
+  const hands = handsOf(cookContexts(alone, loads));
+  const counted = knives.map(({ blade, owned: { keep } }) => ({
+    scores: keep === 'use' ? sharpScores(blade, { tasks, hands }) : new Float64Array(tasks.length),
+  }));
+  return drawnShares(counted, loads, kitchen.mealsPerWeek);
 }
 
 /**
  * How a cook moves a knife by what they draw: each use is shared among the motions by how much each would draw that knife, and counted beside the motions
  * as they were said (a step of the expectation–maximisation of a mixture, with {@link USE}'s prior uses).
  */
-function motionsLearned(making: Making, cook: number, uses: readonly number[]): LearnedUse['motions'][number] {
+function motionsLearned(
+  making: Making,
+  knives: readonly OwnedKnife[],
+  cook: number,
+  uses: readonly number[],
+): LearnedUse['motions'][number] {
   const said = making.kitchen.cooks[cook]?.motions;
   const total = said ? sum(Object.values(said)) : 0;
   if (!said || total <= 0 || sum(uses) === 0) return null;
-  const drawn = MOTIONS.map((motion) => drawnByMotion(making, cook, motion));
+  const drawn = MOTIONS.map((motion) => drawnByMotion(making, knives, cook, motion));
   const before = MOTIONS.map((motion) => said[motion] / total);
   const counted = before.map((share) => share * USE.priorUses.value);
   uses.forEach((many, i) => {
@@ -162,6 +178,7 @@ export function learnFromUse(making: Making): LearnedUse | null {
     motions: kitchen.cooks.map((_, cook) =>
       motionsLearned(
         making,
+        knives,
         cook,
         usesBy(
           entries.filter((entry) => (entry.cook ?? (alone ? 0 : -1)) === cook),
