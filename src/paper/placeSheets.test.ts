@@ -56,9 +56,16 @@ test('the sheet for the wall says of each knife what it does, what it must not, 
     await wallPaper(
       {
         title: 'Test',
-        knives: [{ ...one, does: ['dice onions'], never: ['No bone.'], care: ['Dry it.'], who: ['Ilka'] }].map(
-          ({ ref: _, ...each }) => each,
-        ),
+        knives: [
+          {
+            name: one.name,
+            blade: one.blade,
+            does: ['dice onions'],
+            never: ['No bone.'],
+            care: ['Dry it.'],
+            who: ['Ilka'],
+          },
+        ],
         rules: ['A dull knife slips.'],
       },
       'letter',

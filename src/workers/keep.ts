@@ -7,7 +7,7 @@ import type { StoragePrices } from '../core/keeping/buying';
 import { keepingOf } from '../core/keeping/keeping';
 import { thingOf, type Thing } from '../core/keeping/things';
 import type { PlanningContext } from '../core/kit/context/planningContext';
-import { useReport, type UseReport } from '../core/kit/drawer/used';
+import { reportOfUse, type UseReport } from '../core/kit/drawer/used';
 import { packRoll, type Packing } from '../core/kit/travel/packing';
 import { wallSheet } from '../core/kit/plan/wall';
 import { knivesOf, type Referred } from '../core/kit/plan/refs';
@@ -75,7 +75,7 @@ export const usedKnives = (
   file: KitchenFile,
   context: PlanningContext,
 ): { report: UseReport; blades: BladeModel[] } => ({
-  report: useReport(context, file),
+  report: reportOfUse(context, file),
   blades: context.owned.map(({ blade }) => blade.blade),
 });
 export type UsedKnives = ReturnType<typeof usedKnives>;

@@ -168,7 +168,7 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
             onChange={(percent) => onChange((now) => ({ ...now, growth: percent / 100 }), false)}
           />
           {storage.laid && (
-            <Button variant="default" onClick={() => onChange(({ laid: _, ...now }) => now)}>
+            <Button variant="default" onClick={() => onChange((now) => ({ ...now, laid: undefined }))}>
               Arrange them all again
             </Button>
           )}

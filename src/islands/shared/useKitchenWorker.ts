@@ -12,7 +12,7 @@ export function useKitchenWorker(): { worker: Remote<KitchenWorker>; failed: boo
   const [{ worker, remote }] = useState(begin);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
-    worker.onerror = () => setFailed(true);
+    worker.addEventListener('error', () => setFailed(true));
     return () => worker.terminate();
   }, [worker]);
   return { worker: remote, failed };

@@ -7,7 +7,7 @@ import type { KitchenFile } from '../../formats/kitchenFile';
 import { fileOf } from '../../testing/trade';
 import { preparePlanning } from '../context/planningContext';
 import { planProven } from '../plan/planKitchen';
-import { useReport } from './used';
+import { reportOfUse } from './used';
 
 const drawer: KitchenFile['owned'] = [
   { type: 'chef', lengthMm: 210, condition: 'keen' },
@@ -69,7 +69,7 @@ describe('uses written down', () => {
     expect(planProven(told.context).plan.tried?.join(' ')).toMatch(/40 uses in the diary/);
     const story = (owned: KitchenFile['owned'], changes: Partial<KitchenFile> = {}) => {
       const { context, file } = contextOf(uses({ 0: 40 }), { owned, ...changes });
-      return useReport(context, file).knives.find((knife) => knife.owned === 1)?.story;
+      return reportOfUse(context, file).knives.find((knife) => knife.owned === 1)?.story;
     };
     const [chef] = drawer;
     if (!chef) throw new Error('no chef');
@@ -83,6 +83,6 @@ describe('uses written down', () => {
       /may use|better by others/,
     );
     const early = contextOf(uses({ 0: 5 }));
-    expect(useReport(early.context, early.file).knives.every((knife) => knife.story === null)).toBe(true);
+    expect(reportOfUse(early.context, early.file).knives.every((knife) => knife.story === null)).toBe(true);
   });
 });

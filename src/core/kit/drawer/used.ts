@@ -82,7 +82,7 @@ function storyOf(
 }
 
 /** How every owned knife is drawn, by the diary, beside what was reckoned: the most drawn first. Stories are told once there is enough to tell from. */
-export function useReport(context: PlanningContext, file: KitchenFile): UseReport {
+export function reportOfUse(context: PlanningContext, file: KitchenFile): UseReport {
   const entries = context.kitchen.diary.filter(({ did }) => did === 'used');
   const dates = entries.map(({ on }) => on).sort();
   const [first, last] = [dates[0], dates.at(-1)];
