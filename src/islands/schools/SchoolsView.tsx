@@ -37,6 +37,8 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
   useEffect(() => {
     if (!catalogue) return;
     let stale = false;
+    // what is told and what is answered come by two ways: the last school may be told after the answer
+    let answered = false;
     const told: SchoolView[] = [];
     const askAll = async () => {
       const all = await worker.schools(
@@ -44,12 +46,13 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
         proxy((school) => {
           if (stale) return;
           told.push(school);
-          setDone(told.length);
+          if (!answered) setDone(told.length);
           // the old answers stay until the new one of the same school is there
           setSchools((before) => [...told, ...before.filter((b) => !told.some((t) => t.id === b.id))]);
         }),
       );
       if (stale) return;
+      answered = true;
       setDone(null);
       if (!all) return;
       const verdicts = await worker.sets(kitchen);
