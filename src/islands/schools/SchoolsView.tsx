@@ -54,11 +54,11 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
       if (stale) return;
       answered = true;
       setDone(null);
+      setFailed(null);
       if (!all) return;
       const verdicts = await worker.sets(kitchen);
       if (!stale) setSets(verdicts);
     };
-    setFailed(null);
     askAll().catch((error: unknown) => {
       if (!stale) setFailed(error instanceof Error ? error.message : 'The schools could not be asked.');
     });
