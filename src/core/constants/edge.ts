@@ -133,6 +133,7 @@ export const EDGE_CALENDAR = {
     'a sharpening before it is due wastes as much of its price and of the steel',
     'house judgement',
   ),
+  idleBelow: c(0.5, 'min a week', 'an edge that works less is not sharpened by the calendar', 'house judgement'),
   widestDays: c(120, 'days', 'edges due further apart are never done together', 'house judgement'),
   rusts: c(4, 'of 10', 'steel that wants oil where it rests', 'handbook'),
   restsBelow: c(45, 'min a week', 'a blade in use every day is kept by wiping alone', 'handbook'),

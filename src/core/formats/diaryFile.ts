@@ -13,11 +13,13 @@ export const diaryEntrySchema = object({
   by: oneOf(SHARPENERS).optional(),
   /** Sharpened: to how many degrees a side. */
   angleDeg: number(5, 50).optional(),
+  /** Sharpened: on which stones, such as 1000, 3000. */
+  stones: text(80).optional(),
   /** Sharpened: minutes it took; used: minutes of cutting. */
   minutes: number(...BOUNDS.diaryMinutes).optional(),
   /** Chipped: on which task's food; used: at which task. */
   task: id.optional(),
-  /** Used: by which cook, by place. */
+  /** By which cook, by place. */
   cook: number(0, MOST.cooks - 1, true).optional(),
   /** Tested: on what. */
   test: oneOf(CUT_TESTS).optional(),

@@ -3,7 +3,9 @@ import { useState } from 'react';
 import type { DiaryEntry } from '../../core/formats/diaryFile';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { SHARPENERS, type DEEDS } from '../../core/formats/kitchenWords';
+import type { CookFile } from '../../core/formats/kitchenFile';
 import { Figure } from '../shared/Field';
+import { cookName } from '../shared/names';
 import { day, taskName } from '../shared/words';
 import css from './EdgeView.module.css';
 import { RESULT_WORDS, TEST_WORDS } from './TestEdge';
@@ -28,17 +30,19 @@ const SHARPENER_WORDS: Record<(typeof SHARPENERS)[number], string> = {
 const STEP = 30;
 
 /** An entry in words. */
-function told(entry: DiaryEntry): string {
-  const { did, by, angleDeg, minutes, task, test, result, grams, heelHeightMm, note } = entry;
+function told(entry: DiaryEntry, cooks: readonly CookFile[]): string {
+  const { did, by, angleDeg, stones, cook, minutes, task, test, result, grams, heelHeightMm, note } = entry;
   return [
     DEED_WORDS[did],
     by && SHARPENER_WORDS[by],
+    stones && `(${stones})`,
     angleDeg !== undefined && `to ${angleDeg}°`,
     minutes !== undefined && `${minutes} min`,
     task && `${did === 'chipped' ? 'on' : 'at'}: ${taskName(task).toLowerCase()}`,
     test &&
       `${TEST_WORDS[test].toLowerCase()}: ${grams === undefined ? (result ? RESULT_WORDS[result].toLowerCase() : '') : `${grams} g`}`,
     heelHeightMm !== undefined && `${heelHeightMm} mm`,
+    cook !== undefined && cooks.length > 1 && `by ${cookName(cooks[cook], cook)}`,
     note && `“${note}”`,
   ]
     .filter(Boolean)
@@ -49,9 +53,11 @@ function told(entry: DiaryEntry): string {
 export function Diary({
   diary,
   names,
+  cooks,
   onChange,
 }: {
   diary: readonly DiaryEntry[];
+  cooks: readonly CookFile[];
   /** Names of the owned knives, in their order. */
   names: readonly string[];
   onChange: (at: number, entry: DiaryEntry | null) => void;
@@ -64,7 +70,7 @@ export function Diary({
     .map((entry, at) => ({ entry, at, name: names[entry.knife] ?? 'Knife' }))
     .filter(
       ({ entry, name }) =>
-        sought === '' || `${name} ${told(entry)} ${day(entry.on)} ${entry.on}`.toLowerCase().includes(sought),
+        sought === '' || `${name} ${told(entry, cooks)} ${day(entry.on)} ${entry.on}`.toLowerCase().includes(sought),
     )
     .sort((a, b) => (a.entry.on < b.entry.on ? 1 : a.entry.on > b.entry.on ? -1 : b.at - a.at));
   return (
@@ -93,13 +99,13 @@ export function Diary({
                     <time dateTime={entry.on} className="figure">
                       {day(entry.on)}
                     </time>{' '}
-                    <b>{name}</b> {told(entry)}
+                    <b>{name}</b> {told(entry, cooks)}
                   </span>
                   <Button
                     size="compact-md"
                     variant="default"
                     aria-expanded={open === at}
-                    aria-label={`Change: ${name}, ${told(entry)}, ${day(entry.on)}`}
+                    aria-label={`Change: ${name}, ${told(entry, cooks)}, ${day(entry.on)}`}
                     onClick={() => setOpen(open === at ? null : at)}
                   >
                     {open === at ? 'Done' : 'Change'}
@@ -108,6 +114,7 @@ export function Diary({
                 {open === at && (
                   <EntryForm
                     entry={entry}
+                    cooks={cooks}
                     onChange={(next) => onChange(at, next)}
                     onRemove={() => {
                       setOpen(null);
@@ -131,10 +138,12 @@ export function Diary({
 
 function EntryForm({
   entry,
+  cooks,
   onChange,
   onRemove,
 }: {
   entry: DiaryEntry;
+  cooks: readonly CookFile[];
   onChange: (entry: DiaryEntry) => void;
   onRemove: () => void;
 }) {
@@ -168,6 +177,16 @@ function EntryForm({
             unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, angleDeg: undefined }) }}
             onChange={(angleDeg) => onChange({ ...entry, angleDeg })}
           />
+          <TextInput
+            label="Stones"
+            placeholder="such as 1000, 3000"
+            maxLength={80}
+            value={entry.stones ?? ''}
+            onChange={(e) => {
+              const stones = e.currentTarget.value;
+              onChange({ ...entry, stones: stones.trim() ? stones : undefined });
+            }}
+          />
         </>
       )}
       {(did === 'sharpened' || did === 'used') && (
@@ -177,6 +196,20 @@ function EntryForm({
           bounds={BOUNDS.diaryMinutes}
           unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, minutes: undefined }) }}
           onChange={(minutes) => onChange({ ...entry, minutes })}
+        />
+      )}
+      {cooks.length > 1 && (
+        <NativeSelect
+          label="Who did it"
+          value={String(entry.cook ?? '')}
+          data={[
+            { value: '', label: 'not said' },
+            ...cooks.map((cook, i) => ({ value: String(i), label: cookName(cook, i) })),
+          ]}
+          onChange={(e) => {
+            const who = e.currentTarget.value;
+            onChange({ ...entry, cook: who === '' ? undefined : Number(who) });
+          }}
         />
       )}
       <TextInput

@@ -94,6 +94,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
           </section>
           <Diary
             diary={kitchen.diary ?? []}
+            cooks={kitchen.cooks ?? []}
             names={edges.knives.filter(({ order }) => order === null).map(({ name }) => name)}
             onChange={(at, entry) => update((file) => diaryChanged(file, at, entry), { alone: entry === null })}
           />

@@ -74,9 +74,6 @@ export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }:
       {groups.length === 0 && (
         <p className={css.empty}>Nothing to buy: what there is to spend buys no knife that would help.</p>
       )}
-      {!narrow && kept.length + contents.length > MOST_SEEN && (
-        <p className={css.turns}>{kept.length + contents.length} pockets: the roll turns sideways</p>
-      )}
       <div className={css.laid}>
         {groups.length > 0 && <Rule scale={scale} />}
         {groups.map(({ name, items }) => (
@@ -97,6 +94,9 @@ export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }:
           </div>
         ))}
       </div>
+      {!narrow && kept.length + contents.length > MOST_SEEN && (
+        <p className={css.turns}>{kept.length + contents.length} pockets: the roll turns sideways</p>
+      )}
     </section>
   );
 }

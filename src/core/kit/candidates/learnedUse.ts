@@ -1,6 +1,7 @@
 import { daysBetween, type Day } from '../../calendar/day';
 import { LOAD, USE } from '../../constants';
 import { cookContexts } from '../../fit/cook';
+import { prepareTask } from '../../fit/score';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { BoardMotion, Kitchen, MotionShares } from '../../kitchen/kitchen';
 import type { TaskLoad } from '../../load/load';
@@ -27,6 +28,8 @@ export interface LearnedUse {
 
 export const MOTIONS: readonly BoardMotion[] = ['rock', 'push', 'pull', 'chop'];
 const MEALS_IN_DOUBT = 7;
+/** The commonest tasks tell how a knife is moved; rare ones would cost time and tell little. */
+const TELLING_TASKS = 40;
 const WEEKS_A_YEAR = 52;
 
 const sum = (figures: readonly number[]): number => figures.reduce((total, figure) => total + figure, 0);
@@ -81,7 +84,7 @@ function usesBy(entries: readonly DiaryEntry[], knives: number): number[] {
 
 /** The kitchen with one cook alone who moves a knife in one way only, and how its knives, all keen, are then drawn. */
 function drawnByMotion(
-  { kitchen, loads, tasks }: Making,
+  { kitchen, loads: all }: Making,
   knives: readonly OwnedKnife[],
   cook: number,
   motion: BoardMotion,
@@ -89,7 +92,9 @@ function drawnByMotion(
   const motions = { rock: 0, push: 0, pull: 0, chop: 0, [motion]: 1 };
   const only = kitchen.cooks.flatMap((each, i) => (i === cook ? [{ ...each, motions, trials: [] }] : []));
   const alone: Kitchen = { ...kitchen, cooks: only, cooksAtOnce: 1 };
-  const hands = handsOf(cookContexts(alone, loads));
+  const hands = handsOf(cookContexts(alone, all));
+  const loads = [...all].sort((a, b) => b.timesPerYear - a.timesPerYear).slice(0, TELLING_TASKS);
+  const tasks = loads.map(({ task }) => prepareTask(task));
   const counted = knives.map(({ blade, owned: { keep } }) => ({
     scores: keep === 'use' ? sharpScores(blade, { tasks, hands }) : new Float64Array(tasks.length),
   }));

@@ -16,11 +16,14 @@ const startOf = ({ month }: KeptKnife, from: Day): Day => monthsLater(from, Math
 function duesOf(knife: KeptKnife, from: Day, until: Day): Due[] {
   const { ref, edge, putRight, owned, closed } = knife;
   if (edge.sharpenEveryWeeks === null) return [];
+  const isIdle = edge.minutesPerWeek < EDGE_CALENDAR.idleBelow.value;
+  if (isIdle && !putRight) return [];
   const every = Math.max(1, Math.round(edge.sharpenEveryWeeks * DAYS_A_WEEK));
   const start = startOf(knife, from);
   const done = owned && !putRight ? weeksDone(knife, from) * DAYS_A_WEEK : 0;
   const first = putRight ? start : openDaysLater(start, Math.max(0, every - done), closed);
-  return everyFrom(first, every, until, closed).map((date, i) => ({
+  const days = isIdle ? [first].filter((day) => day <= until) : everyFrom(first, every, until, closed);
+  return days.map((date, i) => ({
     ref,
     date,
     minutesPerWeek: edge.minutesPerWeek,

@@ -126,4 +126,10 @@ describe('a diary', () => {
     expect(events.length / open.length).toBeLessThan(0.7);
     for (const { date } of events) expect(closedMonths).not.toContain(Number(date.slice(5, 7)));
   });
+
+  test('an edge that does no work is not due by the calendar', () => {
+    const { events } = report(kitchen([], { owned: [chef, { type: 'nakiri', keep: 'keepsake', condition: 'keen' }] }));
+    expect(events.some(({ ref, action }) => ref === 'owned-0' && action === 'sharpen')).toBe(true);
+    expect(events.some(({ ref, action }) => ref === 'owned-1' && action === 'sharpen')).toBe(false);
+  });
 });
