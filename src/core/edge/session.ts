@@ -18,7 +18,15 @@ export interface SessionStep {
 
 /** A session for a knife, or why there is none. */
 export type Session =
-  | { can: true; steps: SessionStep[]; angleDeg: number; spineHeightMm: number; caution: string | null }
+  | {
+      can: true;
+      steps: SessionStep[];
+      angleDeg: number;
+      spineHeightMm: number;
+      /** Stones it goes over, in words. */
+      stones: string;
+      caution: string | null;
+    }
   | { can: false; why: string };
 
 interface Given {
@@ -110,6 +118,7 @@ export function sessionFor(given: Given): Session {
   const asked = practiceAsked(given);
   return {
     can: true,
+    stones: wet.map((stone) => NAMES[stone] ?? stone).join('; ').slice(0, 80),
     angleDeg,
     spineHeightMm,
     caution:

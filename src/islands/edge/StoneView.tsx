@@ -83,6 +83,7 @@ function Stone({
                 knife,
                 did: 'sharpened',
                 by: 'stones',
+                stones: session.stones || undefined,
                 angleDeg: Math.min(50, Math.max(5, session.angleDeg)),
                 minutes: Math.min(600, minutes),
               }),
