@@ -118,7 +118,10 @@ export function sessionFor(given: Given): Session {
   const asked = practiceAsked(given);
   return {
     can: true,
-    stones: wet.map((stone) => NAMES[stone] ?? stone).join('; ').slice(0, 80),
+    stones: wet
+      .map((stone) => NAMES[stone] ?? stone)
+      .join('; ')
+      .slice(0, 80),
     angleDeg,
     spineHeightMm,
     caution:
