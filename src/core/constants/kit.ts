@@ -104,6 +104,13 @@ export const ORDER = {
 
 /** Constants of what is said beside a plan (handbook 5.2 and 8.5). */
 export const GUIDANCE = {
+  chopsFrom: c(0.5, 'share of the motions', 'who chops straight down so much may begin with a nakiri', 'handbook'),
+  fleshFrom: c(
+    0.1,
+    'share of the weight',
+    'from so much work on meat and fish on, the first knife is a general one',
+    'house judgement',
+  ),
   mainLeast: c(0.25, 'share', 'of the money for knives: a main knife takes about half', 'handbook'),
   serratedMost: c(0.2, 'share', 'the same of a serrated one, which is replaced', 'handbook'),
   dearForRoughEur: c(150, 'EUR', 'dear for rough, shared use', 'handbook'),

@@ -47,3 +47,8 @@ export function isEaten(task: Pick<Task, 'contains' | 'eitherOf'>, avoids: reado
   if (task.contains.some((food) => avoids.includes(food))) return false;
   return task.eitherOf.length === 0 || task.eitherOf.some((food) => !avoids.includes(food));
 }
+
+const FLESH: ReadonlySet<string> = new Set(['meat', 'poultry', 'fish', 'shellfish']);
+
+/** Whether a task is on meat, poultry, fish or shellfish. */
+export const isFlesh = ({ contains }: Pick<Task, 'contains'>): boolean => contains.some((food) => FLESH.has(food));

@@ -1,4 +1,5 @@
 import { SCORE_WORDS, WORTH } from '../../constants';
+import { isFlesh } from '../../cutting/task';
 import type { TaskLoad } from '../../load/load';
 import { ramp } from '../../fit/curves';
 import { rescued } from '../demand/rescue';
@@ -21,9 +22,13 @@ function mostBeside(had: number, counts: Counts): number {
   return Math.max(had, likeCap.value * helped);
 }
 
+/** Work on the board that any general knife does: what a knife of another kind does of it is a general knife's work. */
+const isGeneralWork = (task: TaskLoad['task']): boolean =>
+  !task.atTable && ['rock', 'push', 'chop'].includes(task.motions[0] ?? '') && !isFlesh(task);
+
 /**
- * Beside a sound owned knife of the same kind of work a new one counts only what it rescues (handbook 8.1), or as much more as is asked for. A
- * second piece of an owned kind is told as one.
+ * Beside a sound owned knife of the same kind of work a new one counts only what it rescues (handbook 8.1), or as much more as is asked for; so does a
+ * knife of another kind at a general knife's work. A second piece of an owned kind is told as one.
  */
 export function besideOwned(
   candidates: readonly Candidate[],
@@ -33,16 +38,20 @@ export function besideOwned(
 ): Candidate[] {
   const pressing = rescued(loads).length;
   const sound = owned.filter(isSound);
+  const generals = sound.filter((o) => kindOfRole(o.type) === 'general');
+  const general = loads.map(({ task }) => isGeneralWork(task));
   return candidates.map((c) => {
     if (c.action !== 'buy') return c;
     const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
     const isAgain = alike.length > 0;
-    if (alike.length === 0 || counts === 'everything')
+    if ((alike.length === 0 && generals.length === 0) || counts === 'everything')
       return { ...c, counted: c.usefulness, isAgain: isAgain && counts !== 'everything' };
     const most = c.usefulness.length - pressing;
     const counted = c.usefulness.map((value, column) => {
       if (column >= most) return value;
-      const had = alike.reduce((best, o) => Math.max(best, o.restored.usefulness[column] ?? 0), 0);
+      const beside = alike.length === 0 && general[column % loads.length] ? generals : alike;
+      if (beside.length === 0) return value;
+      const had = beside.reduce((best, o) => Math.max(best, o.restored.usefulness[column] ?? 0), 0);
       return Math.min(value, mostBeside(had, counts));
     });
     return { ...c, counted, isAgain };

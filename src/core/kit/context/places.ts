@@ -1,5 +1,8 @@
 import type { BladeModel } from '../../blade/schema';
+import { GUIDANCE } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
+import { isFlesh } from '../../cutting/task';
+import type { TaskLoad } from '../../load/load';
 import type { Place } from '../search/problem';
 import type { Candidate } from '../candidates/candidate';
 import type { SchoolId, PlaceRule } from './schools';
@@ -43,6 +46,13 @@ export function generalsSure(
   );
   const usable = owned.filter((o) => o.owned.condition !== 'worn-out').map((o) => o.type);
   return [...usable, ...demanded].filter(isAllRound).length;
+}
+
+/** Whether so much of the work is on flesh that the first knife should be a general one. */
+export function cutsFlesh(loads: readonly TaskLoad[]): boolean {
+  const all = loads.reduce((sum, { weight }) => sum + weight, 0);
+  const onFlesh = loads.reduce((sum, { task, weight }) => sum + (isFlesh(task) ? weight : 0), 0);
+  return onFlesh > 0 && onFlesh >= GUIDANCE.fleshFrom.value * all;
 }
 
 /** Keeps what the limits ask for by name even where something else beats it. */

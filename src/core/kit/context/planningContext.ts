@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../blade/schema';
-import { LOAD, WORTH } from '../../constants';
+import { GUIDANCE, LOAD, WORTH } from '../../constants';
 import { taskDone, type TaskLoad, taskLoads } from '../../load/load';
 import { type CookContext, cookContexts } from '../../fit/cook';
 import { type PreparedTask, prepareTask } from '../../fit/score';
@@ -23,12 +23,12 @@ import { bestSet } from '../search/bestSet';
 import { chooseKit, ROUGH } from '../search/choose';
 import type { Problem } from '../search/problem';
 import { demandOf, isSameDemand } from '../demand/demand';
-import { isSchoolTool, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
+import { firstGeneral, isSchoolTool, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
-import { generalsSure, demandedPlaces, placesFor, reduced } from './places';
+import { cutsFlesh, generalsSure, demandedPlaces, placesFor, reduced } from './places';
 
 /** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
 export interface PlanningContext extends Making, Sold {
@@ -148,15 +148,27 @@ function givenRows(making: Making): Float64Array[] {
   return [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
 }
 
-/** The places of the kit: what is demanded by name, then what the school lays out. */
+/** Whether the money reaches for the cheapest of every rule. */
+const affords = (rules: readonly PlaceRule[], buyable: readonly Candidate[], budgetMinor: number): boolean =>
+  rules.reduce((sum, rule) => {
+    const fits = buyable.filter((c) => rule.accepts(c));
+    return sum + Math.min(Infinity, ...fits.map((c) => c.priceMinor));
+  }, 0) <= budgetMinor;
+
+/** The places of the kit: what is demanded by name, then what the school lays out, a first general knife among it where flesh is cut. */
 function kitPlaces(
-  { kitchen, models, reference }: Making,
+  { kitchen, models, reference, loads }: Making,
   owned: readonly OwnedKnife[],
   school: SchoolId,
+  affordsAll: (rules: readonly PlaceRule[]) => boolean,
 ): PlaceRule[] {
   const { maxKnives, second } = kitchen.limits;
   const named = demandedPlaces(kitchen, models);
-  const open = schoolPlaces(school, maxKnives, second, generalsSure(kitchen, owned, models, reference));
+  const generals = generalsSure(kitchen, owned, models, reference);
+  const laid = schoolPlaces(school, maxKnives, second, generals);
+  const chops = kitchen.cooks.some(({ motions }) => motions.chop >= GUIDANCE.chopsFrom.value);
+  const wantsGeneral = school === 'free' && second === null && generals === 0 && !chops && cutsFlesh(loads);
+  const open = wantsGeneral && affordsAll([...named, firstGeneral]) ? [firstGeneral, ...laid.slice(1)] : laid;
   return [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
 }
 
@@ -201,7 +213,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
     );
     return { ...context, problem, counts: 'everything', polishGivenUp: 0 };
   }
-  const rules = kitPlaces(making, owned, school);
+  const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
   return keepingOwned((counts) => {
     const counted = besideOwned(buyable, owned, loads, counts);
     const problem = problemOf(reduced(counted, rules, school, reference, scale), rules);

@@ -81,6 +81,12 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   ],
 };
 
+/**
+ * The first knife of a kitchen that takes meat or fish to the board as well: a general knife, which has a point, or a vegetable cleaver, whose weight and
+ * width stand in for one; not a nakiri alone.
+ */
+export const firstGeneral: PlaceRule = need((c) => general(c) || type(c, 'veg-cleaver'));
+
 const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
 
 /** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
