@@ -27,6 +27,8 @@ import { useOthersKept } from './useOthersKept';
 import { kindOfHabit, KIND_NOTES, KIND_WORDS } from './kinds';
 
 const MOST_PLACES = 40;
+/** Width of the column beside the tallest picture in it. */
+const TALLEST = 1.9;
 const NOWHERE: Storage = { places: [] };
 
 /** Where the knives live: every place to scale with what is in it, what does not fit, and what to buy. */
@@ -113,7 +115,9 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
   const moving = useMoving(places, knives, placed, onMoved);
   const { draft, refused } = moving;
   const longest = Math.max(0, ...knives.map(({ thing }) => thing.bladeMm));
-  const widest = Math.max(600, ...places.map((place) => pictureOf(place, longest).wide));
+  const pictures = places.map((place) => pictureOf(place, longest));
+  // one scale for all: as wide as the column, and none taller than about half of that
+  const widest = Math.max(600, ...pictures.map(({ wide, deep }) => Math.max(wide, TALLEST * deep)));
   const names = places.map(nameOf(places));
   return (
     <DndContext {...moving.context}>
