@@ -38,6 +38,8 @@ const knifeSchema = z.strictObject({
       stones: z.array(z.string()),
     })
     .nullable(),
+  /** When it is next due by its own work, and between what days eight times in ten; null where it never is. */
+  due: z.strictObject({ on: day, between: z.tuple([day, day]) }).nullable(),
   yearsLeft: z.number().min(0),
   costPerYear: money,
 });
@@ -57,7 +59,10 @@ export const edgeFileSchema = z.strictObject({
   fiveYears: z.array(
     z.strictObject({
       method: z.enum(['stones', 'professional', 'pull-through', 'powered']),
+      /** Tools included. */
       cost: money,
+      /** What of that its tools are. */
+      tools: money,
       /** Height lost at the knife that works most. */
       heightLostMm: z.number().min(0),
       averageKeenness: z.number().min(0).max(1),

@@ -198,6 +198,12 @@ export const kitchenFileSchema = object({
     upkeep: oneOf(UPKEEPS).optional(),
     sharpening: oneOf(SHARPENINGS).optional(),
     sharpeningPrice: money.nullable().optional(),
+    /** What the tools of each way of sharpening cost here. */
+    sharpenerPrices: object({
+      stones: money.optional(),
+      'pull-through': money.optional(),
+      powered: money.optional(),
+    }).optional(),
     visitsPerYear: number(...BOUNDS.visitsPerYear)
       .nullable()
       .optional(),

@@ -101,6 +101,8 @@ export const keepingFileSchema = z.strictObject({
   buy: z.array(z.strictObject({ what: z.string(), why: z.string(), price: z.number().min(0) })),
   /** No arrangement leaves out less. */
   proven: z.boolean(),
+  /** So many are left out whatever the arrangement: as many as are left where it is proven. */
+  leftAtLeast: z.number().int().min(0),
 });
 /** Where the knives of a kitchen live, and what does not fit. */
 export type Keeping = z.infer<typeof keepingFileSchema>;

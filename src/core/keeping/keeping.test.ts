@@ -4,6 +4,7 @@ import { shippedModels } from '../../../data/models';
 import { KEEPING } from '../constants';
 import { keepingFileSchema, readStorageText, type StorageFile, type StoragePlace } from '../formats/storageFile';
 import { arrange } from './arrange';
+import { leastLeft } from './bound';
 import { byColumns } from './columns';
 import { keepingOf } from './keeping';
 import { whyNotThere } from './misplaced';
@@ -247,7 +248,9 @@ test('as few are left as any sharing leaves: against every sharing tried one by 
   fc.assert(
     fc.property(some, ({ many, from, places }) => {
       const all = things(Math.min(5, many), from);
-      expect(arrange(all, places).left).toHaveLength(fewest(all, places));
+      const least = fewest(all, places);
+      expect(arrange(all, places).left).toHaveLength(least);
+      expect(leastLeft(all, places, [])).toBeLessThanOrEqual(least);
     }),
     { numRuns: 60 },
   );
@@ -263,6 +266,9 @@ test('what is left is told why, and the least to buy; room for growth is asked f
   );
   expect(short.left[0]?.why).toContain('longer than every slot of the block (40 mm at most)');
   expect(short.buy[0]).toMatchObject({ price: 5 });
+  // more than are searched for: how many at least are left is told
+  const crowd = keepingOf(things(20), storage([{ kind: 'roll', pockets: [{ lengthMm: 600, widthMm: 150 }] }]), PRICES);
+  expect(crowd).toMatchObject({ proven: false, leftAtLeast: 19 });
   const many = keepingOf(things(9), storage([]), PRICES);
   expect(many.buy[0]).toMatchObject({ what: expect.stringContaining('magnetic strip') as string, price: 35 });
   const full = storage([{ kind: 'roll', pockets: [{ lengthMm: 600, widthMm: 150 }] }], 0.5);

@@ -1,5 +1,6 @@
 import type { Keeping, Placed, Storage, StoragePlace } from '../formats/storageFile';
 import { arrange } from './arrange';
+import { leastLeft } from './bound';
 import { toBuy, type StoragePrices } from './buying';
 import { whyNotThere } from './misplaced';
 import { belowStrip, fitting, freeShare, takesGuard, type Held } from './places';
@@ -67,6 +68,7 @@ export function keepingOf(
     held,
   );
   const { left, proven } = found;
+  const sure = left.length === 0 || (proven && heldThings.size === 0);
   const placed = [
     ...found.placed,
     ...held.flatMap((there, place) => there.map(({ thing, at }) => ({ thing, place, where: at }))),
@@ -96,6 +98,9 @@ export function keepingOf(
     left: left.map((thing) => ({ ref: thing.ref, why: whyLeft(thing, places) })),
     growthLeft: Math.round(1000 * growthLeft) / 1000,
     buy: toBuy(left, { places, free, growthLeft, growth }, prices),
-    proven: left.length === 0 || (proven && heldThings.size === 0),
+    proven: sure,
+    leftAtLeast: sure
+      ? left.length
+      : Math.min(left.length, leastLeft(found.placed.map(({ thing }) => thing).concat(left), places, held)),
   };
 }

@@ -16,6 +16,7 @@ export const DEFAULTS = {
     carves: null,
     sharpeningPrice: null,
     visitsPerYear: null,
+    sharpenerPrices: {},
   },
   mealsPerWeek: 7,
   portions: 2,

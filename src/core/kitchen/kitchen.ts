@@ -204,8 +204,11 @@ function completeCurrency({ currency }: KitchenFile, assumed: string[]): string 
   return currency;
 }
 
+/** Habits that decide a plan; prices of tools do not. */
+type Habit = Exclude<keyof Habits, 'sharpenerPrices'>;
+
 /** What each habit is taken to be where nothing is said, in words. */
-const HABIT_WORDS: Record<keyof Habits, string> = {
+const HABIT_WORDS: Record<Habit, string> = {
   upkeep: 'knives wiped after use',
   sharpening: 'sharpened by a professional',
   honing: 'not honed',
@@ -223,7 +226,7 @@ function completePlace(file: KitchenFile, assumed: string[]): Pick<Kitchen, 'boa
   const board = { ...DEFAULTS.board, ...file.board };
   if (file.board?.lengthMm === undefined || file.board.widthMm === undefined || file.board.material === undefined)
     assumed.push(`A ${board.material} board of ${board.lengthMm} × ${board.widthMm} mm.`);
-  const unsaid = (Object.keys(HABIT_WORDS) as (keyof Habits)[]).filter((key) => file.habits?.[key] === undefined);
+  const unsaid = (Object.keys(HABIT_WORDS) as Habit[]).filter((key) => file.habits?.[key] === undefined);
   if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => HABIT_WORDS[key]).join(', ')}.`);
   return { board, habits: { ...DEFAULTS.habits, ...file.habits } };
 }

@@ -103,7 +103,12 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
             onChange={(closed) => update((file) => ({ ...file, closedMonths: closed.length > 0 ? closed : undefined }))}
           />
           <Calendar kitchen={kitchen.name ?? 'My kitchen'} id={id} edges={edges} />
-          <FiveYears edges={edges} currency={answer.plan.currency} />
+          <FiveYears
+            edges={edges}
+            currency={answer.plan.currency}
+            habits={kitchen.habits ?? {}}
+            onHabits={(habits) => update((file) => ({ ...file, habits }))}
+          />
         </>
       )}
     </main>
@@ -171,9 +176,15 @@ const every = (weeks: number) => {
 
 function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
   const { length } = useLengths();
-  const { hone, sharpen, minutesPerWeek, yearsLeft, ruler, costPerYear } = knife;
+  const { hone, sharpen, minutesPerWeek, yearsLeft, ruler, costPerYear, due } = knife;
   return (
     <ul className={css.care}>
+      {due && (
+        <li>
+          <b>{due.on <= today() ? 'Due now' : `Next due ${day(due.on)}`}</b>
+          {due.between[0] !== due.between[1] && `, between ${day(due.between[0])} and ${day(due.between[1])}`}
+        </li>
+      )}
       <li>
         <span className="figure">{minutes(minutesPerWeek)} min</span> of work a week
       </li>

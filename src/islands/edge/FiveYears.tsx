@@ -1,12 +1,17 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
+import { BOUNDS } from '../../core/formats/kitchenBounds';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Edges } from '../../workers/edges';
 import { Charted } from '../shared/Charted';
 import { colour } from '../shared/charts';
+import { Figure } from '../shared/Field';
 import { money, percent } from '../shared/words';
 import css from './EdgeView.module.css';
 
 Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
+
+type Habits = NonNullable<KitchenFile['habits']>;
 
 const METHODS: Record<Edges['report']['fiveYears'][number]['method'], string> = {
   stones: 'Your own stones',
@@ -16,7 +21,17 @@ const METHODS: Record<Edges['report']['fiveYears'][number]['method'], string> = 
 };
 
 /** What each way of sharpening costs over five years, the height it eats, and how keen it keeps them. */
-export default function FiveYears({ edges, currency }: { edges: Edges; currency: string }) {
+export default function FiveYears({
+  edges,
+  currency,
+  habits,
+  onHabits,
+}: {
+  edges: Edges;
+  currency: string;
+  habits: Habits;
+  onHabits: (habits: Habits) => void;
+}) {
   return (
     <section aria-labelledby="years">
       <h2 id="years">Five years, four ways</h2>
@@ -43,6 +58,7 @@ export default function FiveYears({ edges, currency }: { edges: Edges; currency:
         </table>
       </div>
       <Costs edges={edges} currency={currency} />
+      <Prices edges={edges} currency={currency} habits={habits} onHabits={onHabits} />
       <p className="faded">
         Height lost at the knife that works most; about 6 mm is a life. Stone on a wet cloth, slowly, edge away at rest;
         eye protection at a wheel; when unsure, a professional.
@@ -50,6 +66,43 @@ export default function FiveYears({ edges, currency }: { edges: Edges; currency:
     </section>
   );
 }
+
+/** What sharpening costs where one lives; what is not said is taken at usual prices. */
+function Prices({ edges, currency, habits, onHabits }: Parameters<typeof FiveYears>[0]) {
+  const said = habits.sharpenerPrices ?? {};
+  const set = (way: keyof typeof said, price: number | undefined) =>
+    onHabits({ ...habits, sharpenerPrices: { ...said, [way]: price } });
+  const toolsOf = (way: string) => edges.report.fiveYears.find(({ method }) => method === way)?.tools ?? 0;
+  return (
+    <div className={css.prices} role="group" aria-label="Prices where you live">
+      <Figure
+        label={`A professional takes, a knife, ${currency}`}
+        value={habits.sharpeningPrice ?? null}
+        bounds={BOUNDS.money}
+        step={0.5}
+        unsaid={{ holds: 'usual', onEmptied: () => onHabits({ ...habits, sharpeningPrice: undefined }) }}
+        onChange={(sharpeningPrice) => onHabits({ ...habits, sharpeningPrice })}
+      />
+      {(['stones', 'pull-through', 'powered'] as const).map((way) => (
+        <Figure
+          key={way}
+          label={`${TOOL_WORDS[way]}, ${currency}`}
+          value={said[way] ?? null}
+          bounds={BOUNDS.money}
+          step={0.5}
+          unsaid={{ holds: money(toolsOf(way), currency), onEmptied: () => set(way, undefined) }}
+          onChange={(price) => set(way, price)}
+        />
+      ))}
+    </div>
+  );
+}
+
+const TOOL_WORDS = {
+  stones: 'Stones cost',
+  'pull-through': 'A pull-through costs',
+  powered: 'A machine costs',
+} as const;
 
 /** Cost and height lost of each way, as bars beside one another. */
 function Costs({ edges, currency }: { edges: Edges; currency: string }) {

@@ -210,13 +210,13 @@ const withoutPlace = (storage: Storage, gone: number): Storage => ({
     .map((each) => (each.place > gone ? { ...each, place: each.place - 1 } : each)),
 });
 
-function summary({ fits, left, growthLeft, proven, placed }: Keeping, many: number): string {
+function summary({ fits, left, growthLeft, proven, leftAtLeast, placed }: Keeping, many: number): string {
   if (many === 0) return 'No knives yet: what you own, and what the plan buys, is laid in here.';
   if (placed.length === 0 && left.length > 0) return 'No place holds any of them yet.';
   const free = `${Math.round(100 * growthLeft)} % of the room stays free.`;
   if (fits) return `All ${many} have their place. ${free}`;
   const out = left.length === 1 ? 'One finds' : `${left.length} find`;
-  return `${out} no place. ${proven ? 'No other arrangement takes more.' : 'Another arrangement might take more: not every one was tried.'}`;
+  return `${out} no place. ${proven ? 'No other arrangement takes more.' : `Not every arrangement was tried: at least ${leftAtLeast} would be left by any.`}`;
 }
 
 function AddPlace({

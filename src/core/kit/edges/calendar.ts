@@ -1,28 +1,21 @@
 import { EDGE_CALENDAR } from '../../constants';
 import { daysLater, monthsLater, type Day } from '../../calendar/day';
-import { openDaysLater } from '../../calendar/openDays';
 import type { EdgeCare } from '../../edge/keenness';
 import type { EdgeEvent } from '../../formats/edgeFile';
-import { weeksDone, yearsLeft, type KeptKnife } from './edgeKnives';
+import { isIdle, nextDue, startOf } from './due';
+import { yearsLeft, type KeptKnife } from './edgeKnives';
 import { byDay, everyFrom, groupedVisits, type Due } from './visits';
 
 const DAYS_A_WEEK = 7;
 const DAYS_A_YEAR = 365.25;
 
-/** The day on which a knife is there, and its edge as keen as it will be. */
-const startOf = ({ month }: KeptKnife, from: Day): Day => monthsLater(from, Math.max(0, month - 1));
-
 /** Days on which an edge is due, its first when it will have done its work since it was last put right. */
 function duesOf(knife: KeptKnife, from: Day, until: Day): Due[] {
-  const { ref, edge, putRight, owned, closed } = knife;
-  if (edge.sharpenEveryWeeks === null) return [];
-  const isIdle = edge.minutesPerWeek < EDGE_CALENDAR.idleBelow.value;
-  if (isIdle && !putRight) return [];
+  const { ref, edge, putRight, closed } = knife;
+  const next = nextDue(knife, from);
+  if (edge.sharpenEveryWeeks === null || !next) return [];
   const every = Math.max(1, Math.round(edge.sharpenEveryWeeks * DAYS_A_WEEK));
-  const start = startOf(knife, from);
-  const done = owned && !putRight ? weeksDone(knife, from) * DAYS_A_WEEK : 0;
-  const first = putRight ? start : openDaysLater(start, Math.max(0, every - done), closed);
-  const days = isIdle ? [first].filter((day) => day <= until) : everyFrom(first, every, until, closed);
+  const days = isIdle(knife) ? [next.on].filter((day) => day <= until) : everyFrom(next.on, every, until, closed);
   return days.map((date, i) => ({
     ref,
     date,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
+import { daysBetween } from '../../calendar/day';
 import { RULER, UPKEEP } from '../../constants';
 import { gramsAt } from '../../edge/learned';
 import { readKitchenFile, type KitchenFile } from '../../formats/kitchenFile';
@@ -42,6 +43,11 @@ describe('a diary', () => {
     expect(holds.learned?.factor).toBeGreaterThan(1.2);
     expect(dulls.learned?.factor).toBeLessThan(0.9);
     expect(untested.learned).toBeNull();
+    const days = ({ due }: typeof holds) => [due?.between[0], due?.on, due?.between[1]];
+    expect(days(holds)).toEqual([...days(holds)].sort());
+    const wideDays = ({ due }: typeof holds) => daysBetween(due?.between[0] ?? '', due?.between[1] ?? '');
+    expect(wideDays(untested)).toBeGreaterThan(wideDays(dulls));
+    expect((holds.due?.on ?? '') > (dulls.due?.on ?? '')).toBe(true);
     expect(dulls.sharpen?.everyWeeks).toBeLessThan(holds.sharpen?.everyWeeks ?? 0);
     const wide = ({ keennessBetween }: typeof holds) => (keennessBetween?.[1] ?? 0) - (keennessBetween?.[0] ?? 0);
     expect(wide(dulls)).toBeGreaterThan(0);
@@ -131,5 +137,13 @@ describe('a diary', () => {
     const { events } = report(kitchen([], { owned: [chef, { type: 'nakiri', keep: 'keepsake', condition: 'keen' }] }));
     expect(events.some(({ ref, action }) => ref === 'owned-0' && action === 'sharpen')).toBe(true);
     expect(events.some(({ ref, action }) => ref === 'owned-1' && action === 'sharpen')).toBe(false);
+  });
+
+  test('what the tools of sharpening cost here counts over five years', () => {
+    const stones = (changes: Partial<KitchenFile>) =>
+      report(kitchen([], changes)).fiveYears.find(({ method }) => method === 'stones');
+    const [usual, dear] = [stones({}), stones({ habits: { sharpening: 'stones', sharpenerPrices: { stones: 400 } } })];
+    expect(dear?.tools).toBe(400);
+    expect((dear?.cost ?? 0) - (usual?.cost ?? 0)).toBeCloseTo(400 - (usual?.tools ?? 0), 2);
   });
 });

@@ -177,7 +177,7 @@ export const spineHeightMm = (widthMm: number, angleDeg: number): number =>
   widthMm * Math.sin((angleDeg * Math.PI) / 180);
 
 /** How an edge fares and is kept, as it is told. */
-export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day): EdgeKnife {
+export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day): Omit<EdgeKnife, 'due'> {
   const { ref, blade, edge, priceMinor } = knife;
   const { kitchen } = context;
   const care = careOfEdges(context);

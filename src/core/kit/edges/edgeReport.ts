@@ -4,6 +4,7 @@ import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Plan } from '../../formats/planFile';
 import type { PlanningContext } from '../context/planningContext';
 import { edgeEvents } from './calendar';
+import { nextDue } from './due';
 import { careOfEdges, edgeKnifeOf, keptKnives } from './edgeKnives';
 import { fiveYears } from './fiveYears';
 
@@ -28,7 +29,7 @@ export function edgeReport(context: PlanningContext, plan: Plan, from: Day, mont
   return {
     format: 'scabbard.edge',
     version: 1,
-    knives: knives.map((knife) => edgeKnifeOf(context, knife, from)),
+    knives: knives.map((knife) => ({ ...edgeKnifeOf(context, knife, from), due: nextDue(knife, from) })),
     events: edgeEvents(knives, care, from, until, context.kitchen.closedMonths),
     fiveYears: fiveYears(context, knives, care),
   };

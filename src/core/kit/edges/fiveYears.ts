@@ -1,7 +1,7 @@
 import { EDGE_CALENDAR, UPKEEP } from '../../constants';
 import { edgeLife, isSharpened, type EdgeCare } from '../../edge/keenness';
 import type { EdgeReport } from '../../formats/edgeFile';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor, toMinor } from '../../money/currency';
 import { sharpeningMinor } from '../candidates/making';
 import type { PlanningContext } from '../context/planningContext';
 import { sharpeningsPerYear } from '../plan/costPerYear';
@@ -18,27 +18,33 @@ const TOOLS: Record<(typeof METHODS)[number], readonly string[]> = {
   powered: [],
 };
 
+/** What the tools of a way of sharpening cost, minor units: as said for this kitchen, or what is not there of them at usual prices. */
+function toolsMinor({ kitchen, reference }: PlanningContext, method: (typeof METHODS)[number]): number {
+  const said = method === 'professional' ? 0 : kitchen.habits.sharpenerPrices[method];
+  if (said !== undefined) return toMinor(said, kitchen.currency);
+  const tools = TOOLS[method]
+    .filter((id) => !kitchen.tools.includes(id))
+    .reduce((sum, id) => sum + (reference.tools.get(id)?.priceMinor ?? 0), 0);
+  const machine = method === 'powered' ? 100 * EDGE_CALENDAR.poweredEur.value : 0;
+  return convertMinor(tools + machine, CATALOGUE_CURRENCY, kitchen.currency);
+}
+
 /** What every way of sharpening comes to over five years for these knives: what it costs, the height it eats, how keen they are on average. */
 export function fiveYears(
   context: PlanningContext,
   knives: readonly KeptKnife[],
   care: EdgeCare,
 ): EdgeReport['fiveYears'] {
-  const { kitchen, reference } = context;
+  const { kitchen } = context;
   const kept = knives.filter(({ blade }) => isSharpened(blade.blade));
   return METHODS.map((method) => {
     const edges = kept.map(({ blade, edge }) =>
       edgeLife(blade.blade, blade.steel, { ...care, sharpening: method }, edge.minutesPerWeek),
     );
     const events = edges.map((edge) => YEARS * sharpeningsPerYear(edge));
-    const tools = TOOLS[method]
-      .filter((id) => !kitchen.tools.includes(id))
-      .reduce((sum, id) => sum + (reference.tools.get(id)?.priceMinor ?? 0), 0);
-    const machine = method === 'powered' ? 100 * EDGE_CALENDAR.poweredEur.value : 0;
     const all = events.reduce((sum, many) => sum + many, 0);
-    const cost =
-      all * sharpeningMinor(kitchen, method) +
-      (all > 0 ? convertMinor(tools + machine, CATALOGUE_CURRENCY, kitchen.currency) : 0);
+    const tools = toolsMinor(context, method);
+    const cost = all * sharpeningMinor(kitchen, method) + (all > 0 ? tools : 0);
     const minutes = edges.reduce((sum, edge) => sum + edge.minutesPerWeek, 0);
     const keen = edges.reduce((sum, edge) => sum + edge.averageKeenness * edge.minutesPerWeek, 0);
     const busiest = edges.reduce(
@@ -48,6 +54,7 @@ export function fiveYears(
     return {
       method,
       cost: fromMinor(Math.round(cost), kitchen.currency),
+      tools: fromMinor(Math.round(tools), kitchen.currency),
       heightLostMm: round((events[busiest] ?? 0) * UPKEEP.heightLost[method].value, 2),
       averageKeenness: round(minutes > 0 ? keen / minutes : 0, 3),
     };
