@@ -61,8 +61,11 @@ export function PlaceCard(props: Props) {
           return (
             knife && (
               <li key={at.ref}>
-                <b>{knife.name}</b> <span className="faded">{whereIn(place, at)}</span>
-                {knife.owned === null && <span className="faded">, planned</span>}
+                <b>{knife.name}</b>{' '}
+                <span className="faded">
+                  {whereIn(place, at)}
+                  {knife.owned === null && ', planned'}
+                </span>
                 {turns && (
                   <Button
                     variant="default"
