@@ -1,6 +1,6 @@
 import { Button, Chip, NativeSelect, SegmentedControl, Switch, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { cuisineNames } from '../../../data/names';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { AwayFile, KitchenFile } from '../../core/formats/kitchenFile';
@@ -8,12 +8,12 @@ import { BOUNDS, MOST } from '../../core/formats/kitchenBounds';
 import { BOARD_MATERIALS } from '../../core/formats/kitchenWords';
 import { usualPlace } from '../../core/keeping/usualPlaces';
 import { rollPacked } from '../../core/kitchen/deeds';
-import type { PackedRoll } from '../../workers/keep';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { cookName } from '../shared/names';
 import { SubPage } from '../shared/SubMast';
+import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { Working } from '../shared/Working';
@@ -175,23 +175,8 @@ function There({
 
 function Packed({ kitchen, away, worker }: { kitchen: KitchenFile; away: AwayFile; worker: Remote<KitchenWorker> }) {
   const file = useOthersKept(kitchen);
-  const [packed, setPacked] = useState<PackedRoll | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    let current = true;
-    worker.packed(file, away).then(
-      (found) => {
-        if (!current) return;
-        setPacked(found);
-        setTrouble(null);
-      },
-      (error: unknown) =>
-        current && setTrouble(error instanceof Error ? error.message : 'The roll could not be packed.'),
-    );
-    return () => {
-      current = false;
-    };
-  }, [file, away, worker]);
+  const ask = useCallback(() => worker.packed(file, away), [file, away, worker]);
+  const { found: packed, trouble } = useAsked(ask);
   if (trouble) return <p role="alert">{trouble}</p>;
   return packed ? (
     <PackingList packed={packed} name={away.name ?? 'elsewhere'} />

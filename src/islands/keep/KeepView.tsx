@@ -1,7 +1,7 @@
 import { DndContext } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Keeping, Placed, Storage, StorageKind, StoragePlace } from '../../core/formats/storageFile';
@@ -13,8 +13,9 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { SubPage } from '../shared/SubMast';
+import { useAsked } from '../shared/useAsked';
 import type { KitchenEdits } from '../shared/useKitchen';
-import { usePlanner, type Answer } from '../shared/usePlanner';
+import { usePlanner } from '../shared/usePlanner';
 import { money } from '../shared/words';
 import { Working } from '../shared/Working';
 import { KeepMast } from './KeepMast';
@@ -40,29 +41,15 @@ export default function KeepView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
-function useKept(answer: Answer | null, storage: Storage, worker: Remote<KitchenWorker>): KeptKit | null {
-  const [kept, setKept] = useState<KeptKit | null>(null);
-  useEffect(() => {
-    if (!answer) return;
-    let current = true;
-    worker.stored(answer.plan, storage).then(
-      (found) => current && found && setKept(found),
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [answer, storage, worker]);
-  return kept;
-}
-
 function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   // where knives live changes no plan: it is not worked out anew for that
   const planned = useOthersKept(kitchen);
-  const { answer, trouble } = usePlanner(planned, worker, { robustness: false });
+  const { answer, trouble: noPlan } = usePlanner(planned, worker, { robustness: false });
   const storage = kitchen.storage ?? NOWHERE;
-  const kept = useKept(answer, storage, worker);
+  const ask = useMemo(() => answer && (() => worker.stored(answer.plan, storage)), [answer, storage, worker]);
+  const { found: kept, trouble: noPlace } = useAsked(ask);
+  const trouble = noPlan ?? noPlace;
   const change = (next: (storage: Storage) => Storage, alone = true) =>
     update((file) => ({ ...file, storage: next(file.storage ?? NOWHERE) }), { alone });
   return (

@@ -1,17 +1,17 @@
 import { Button, Chip, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { UsedKnife, UseReport } from '../../core/kit/drawer/used';
 import { diaryChanged, logged } from '../../core/kitchen/deeds';
-import type { UsedKnives } from '../../workers/keep';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import { cookName, knifeName } from '../shared/names';
 import { SubPage } from '../shared/SubMast';
 import { today } from '../shared/today';
+import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { day, percent } from '../shared/words';
@@ -32,20 +32,8 @@ export default function UseView({ stored }: { stored: StoredKitchen }) {
 function useUsed({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
   const file = useOthersKept(kitchen);
   const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
-  const [used, setUsed] = useState<UsedKnives | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    if (!catalogue) return;
-    let current = true;
-    worker.used(file).then(
-      (found) => current && setUsed(found),
-      (error: unknown) =>
-        current && setTrouble(error instanceof Error ? error.message : 'The diary could not be read.'),
-    );
-    return () => {
-      current = false;
-    };
-  }, [catalogue, file, worker]);
+  const ask = useMemo(() => (catalogue ? () => worker.used(file) : null), [catalogue, file, worker]);
+  const { found: used, trouble } = useAsked(ask);
   return { used, trouble: noCatalogue ?? trouble };
 }
 

@@ -1,6 +1,6 @@
 import { Button, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { fetchWall } from '../../client/paper';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { WallSheet } from '../../core/formats/wallSheet';
@@ -10,6 +10,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
 import { SubPage } from '../shared/SubMast';
+import { useAsked } from '../shared/useAsked';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { useMakingPdf } from '../shared/useMakingPdf';
 import { usePlanner } from '../shared/usePlanner';
@@ -28,20 +29,11 @@ export default function WallView({ stored }: { stored: StoredKitchen }) {
 }
 
 function Wall({ id, edits: { kitchen }, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
-  const { answer, trouble } = usePlanner(useOthersKept(kitchen), worker, { robustness: false });
+  const { answer, trouble: noPlan } = usePlanner(useOthersKept(kitchen), worker, { robustness: false });
   const [bought, setBought] = useState(false);
-  const [sheet, setSheet] = useState<WallSheet | null>(null);
-  useEffect(() => {
-    if (!answer) return;
-    let current = true;
-    worker.wall(answer.plan, bought).then(
-      (found) => current && found && setSheet(found),
-      () => undefined,
-    );
-    return () => {
-      current = false;
-    };
-  }, [answer, bought, worker]);
+  const ask = useMemo(() => answer && (() => worker.wall(answer.plan, bought)), [answer, bought, worker]);
+  const { found: sheet, trouble: noSheet } = useAsked(ask);
+  const trouble = noPlan ?? noSheet;
   return (
     <SubPage>
       <KeepMast id={id} here="keep/wall" title="For the kitchen wall">
