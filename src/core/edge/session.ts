@@ -91,6 +91,81 @@ function onStone(stone: string, { blade, angleDeg, spineHeightMm }: Given, first
   ];
 }
 
+/** Why no stone helps a blade; null where one does. */
+function whyNone(blade: BladeModel): string | null {
+  if (isSharpened(blade)) return null;
+  if (blade.steel === 'ceramic') return 'Ceramic is ground by its maker with diamond; a stone at home chips it.';
+  return blade.serration !== 'none'
+    ? 'Serrated: a stone takes its teeth. It bites for two to five years and is replaced; a rod in each tooth helps a little.'
+    : 'A blunt prying blade has no edge to sharpen.';
+}
+
+/** What is said first to who has not sharpened enough for such a blade; null to all others. */
+function practiceFirst(given: Given): string | null {
+  const done = given.diary.filter(({ did, by }) => did === 'sharpened' && by === 'stones').length;
+  const asked = practiceAsked(given);
+  if (done >= asked) return null;
+  const sessions = asked === 1 ? 'One session' : `${asked} sessions`;
+  const told = done === 0 ? 'none is' : `${done} ${done === 1 ? 'is' : 'are'}`;
+  return `${sessions} on a softer, shorter, double-bevelled knife first: ${told} in the diary. A mistake there costs nothing.`;
+}
+
+/** The steps of a session over some stones, in their order. */
+function stepsOver(wet: readonly string[], given: Given): SessionStep[] {
+  const soaks = wet.map((stone) => ({
+    stone: NAMES[stone] ?? stone,
+    minutes: STONES.soak[stone as keyof typeof STONES.soak].value,
+  }));
+  return [
+    {
+      id: 'place',
+      title: 'Make the place ready',
+      text: 'Good light, a firm table, the stone on a wet cloth so that it cannot slide. Cloths beside you. The edge away from you whenever the knife lies down. Slowly.',
+      draw: 'none',
+    },
+    ...(soaks.some(({ minutes }) => minutes > 0)
+      ? [
+          {
+            id: 'soak',
+            title: 'Soak the stones, all at once',
+            text: 'Under water until no more bubbles rise.',
+            draw: 'none' as const,
+            soaks: soaks.filter(({ minutes }) => minutes > 0),
+          },
+        ]
+      : []),
+    ...(given.steel.rustProof <= 4
+      ? [
+          {
+            id: 'rust',
+            title: 'Rust off',
+            text: 'Meanwhile: rub red rust away with a rust eraser and water, along the blade, never across the edge. Grey patina stays.',
+            draw: 'none' as const,
+          },
+        ]
+      : []),
+    {
+      id: 'flat',
+      title: 'Flatten the stones',
+      text: 'Pencil lines across, then the flattening stone until they are gone: a hollow stone rounds an edge.',
+      draw: 'none',
+    },
+    ...wet.flatMap((stone, i) => onStone(stone, given, i === 0)),
+    {
+      id: 'burr',
+      title: 'Take off the last burr',
+      text: 'Draw the edge backwards over newspaper or a strop, a few times a side, without weight.',
+      draw: 'none',
+    },
+    {
+      id: 'check',
+      title: 'Rinse, dry, try it',
+      text: 'On paper, then on a tomato, never on a finger. Where it catches, a few light passes more there.',
+      draw: 'none',
+    },
+  ];
+}
+
 /**
  * A session at the stone for one blade (handbook 6.2 and 9.5): rust off, stones soaked side by side and flattened, each stone in its order with the
  * height to hold the spine, burr, finish and check. Told instead where no stone helps.
@@ -98,24 +173,10 @@ function onStone(stone: string, { blade, angleDeg, spineHeightMm }: Given, first
  * @example sessionFor({ blade: bread, ... }) // { can: false, why: 'Serrated: …' }
  */
 export function sessionFor(given: Given): Session {
-  const { blade, steel, stones, diary, angleDeg, spineHeightMm } = given;
-  if (!isSharpened(blade))
-    return {
-      can: false,
-      why:
-        blade.steel === 'ceramic'
-          ? 'Ceramic is ground by its maker with diamond; a stone at home chips it.'
-          : blade.serration !== 'none'
-            ? 'Serrated: a stone takes its teeth. It bites for two to five years and is replaced; a rod in each tooth helps a little.'
-            : 'A blunt prying blade has no edge to sharpen.',
-    };
+  const { blade, stones, angleDeg, spineHeightMm } = given;
+  const why = whyNone(blade);
+  if (why !== null) return { can: false, why };
   const wet = stones.filter((stone) => stone.startsWith('stone-'));
-  const soaks = wet.map((stone) => ({
-    stone: NAMES[stone] ?? stone,
-    minutes: STONES.soak[stone as keyof typeof STONES.soak].value,
-  }));
-  const done = diary.filter(({ did, by }) => did === 'sharpened' && by === 'stones').length;
-  const asked = practiceAsked(given);
   return {
     can: true,
     stones: wet
@@ -124,57 +185,7 @@ export function sessionFor(given: Given): Session {
       .slice(0, 80),
     angleDeg,
     spineHeightMm,
-    caution:
-      done < asked
-        ? `${asked === 1 ? 'One session' : `${asked} sessions`} on a softer, shorter, double-bevelled knife first: ${done === 0 ? 'none is' : `${done} ${done === 1 ? 'is' : 'are'}`} in the diary. A mistake there costs nothing.`
-        : null,
-    steps: [
-      {
-        id: 'place',
-        title: 'Make the place ready',
-        text: 'Good light, a firm table, the stone on a wet cloth so that it cannot slide. Cloths beside you. The edge away from you whenever the knife lies down. Slowly.',
-        draw: 'none',
-      },
-      ...(soaks.some(({ minutes }) => minutes > 0)
-        ? [
-            {
-              id: 'soak',
-              title: 'Soak the stones, all at once',
-              text: 'Under water until no more bubbles rise.',
-              draw: 'none' as const,
-              soaks: soaks.filter(({ minutes }) => minutes > 0),
-            },
-          ]
-        : []),
-      ...(steel.rustProof <= 4
-        ? [
-            {
-              id: 'rust',
-              title: 'Rust off',
-              text: 'Meanwhile: rub red rust away with a rust eraser and water, along the blade, never across the edge. Grey patina stays.',
-              draw: 'none' as const,
-            },
-          ]
-        : []),
-      {
-        id: 'flat',
-        title: 'Flatten the stones',
-        text: 'Pencil lines across, then the flattening stone until they are gone: a hollow stone rounds an edge.',
-        draw: 'none',
-      },
-      ...wet.flatMap((stone, i) => onStone(stone, given, i === 0)),
-      {
-        id: 'burr',
-        title: 'Take off the last burr',
-        text: 'Draw the edge backwards over newspaper or a strop, a few times a side, without weight.',
-        draw: 'none',
-      },
-      {
-        id: 'check',
-        title: 'Rinse, dry, try it',
-        text: 'On paper, then on a tomato, never on a finger. Where it catches, a few light passes more there.',
-        draw: 'none',
-      },
-    ],
+    caution: practiceFirst(given),
+    steps: stepsOver(wet, given),
   };
 }

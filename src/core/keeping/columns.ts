@@ -14,6 +14,99 @@ const takenAt = (x: number, columns: readonly Column[], fixed: readonly Fixed[])
   columns.reduce((sum, { from, to, deep }) => sum + (from <= x + SLACK && x < to - SLACK ? deep : 0), 0) +
   fixed.reduce((sum, each) => sum + (each.x <= x + SLACK && x < each.x + each.wide - SLACK ? each.deep : 0), 0);
 
+/** The columns of one tray, decided from left to right. */
+class ColumnSearch {
+  private steps = 0;
+  private readonly columns: Column[] = [];
+  /** States from which no set of columns was ever whole. */
+  private readonly dead = new Set<string>();
+  /** Pieces, the largest first. */
+  readonly order: readonly number[];
+
+  constructor(
+    private readonly pieces: readonly Piece[],
+    private readonly wide: number,
+    private readonly deep: number,
+    private readonly fixed: readonly Fixed[],
+    private readonly mostSteps: number,
+  ) {
+    this.order = pieces.map((_, i) => i).sort((a, b) => area(pieces[b]) - area(pieces[a]));
+  }
+
+  get ranOut(): boolean {
+    return this.steps > this.mostSteps;
+  }
+
+  /** What has begun at `x` or before, and what is left to begin there or later: no way that led here alone decides more. */
+  private stateOf(x: number, rank: number, left: readonly number[]): string {
+    const going = this.columns.filter(({ to }) => to > x + SLACK).map(({ to, deep }) => `${to.toFixed(1)}:${deep}`);
+    return `${x.toFixed(1)} ${rank} ${left.join()} ${going.sort().join()}`;
+  }
+
+  /** Whether what is left cannot begin at `x` or later, by its area or because one piece is too large. */
+  private isHopeless(x: number, left: readonly number[]): boolean {
+    const need = left.reduce((sum, i) => sum + area(this.pieces[i]), 0);
+    const going = this.columns.reduce((sum, { to, deep }) => sum + Math.max(0, to - x) * deep, 0);
+    const after = this.fixed.reduce(
+      (sum, each) => sum + Math.max(0, each.x + each.wide - Math.max(x, each.x)) * each.deep,
+      0,
+    );
+    return (
+      need + going + after > (this.wide - x) * this.deep + SLACK ||
+      left.some((i) => !canBegin(this.pieces[i], this.wide - x, this.deep))
+    );
+  }
+
+  /** The columns in which the pieces of `order` from `rank` on may begin at `x`, each size once. */
+  private beginnings(x: number, rank: number, left: readonly number[]): { column: Column; rank: number }[] {
+    const tried = new Set<string>();
+    return this.order.slice(rank).flatMap((i, r) => {
+      const piece = this.pieces[i];
+      if (!piece || !left.includes(i)) return [];
+      return (piece.long === piece.high ? [false] : [false, true]).flatMap((turned) => {
+        const [w, deep] = turned ? [piece.high, piece.long] : [piece.long, piece.high];
+        const size = `${w} ${deep}`;
+        if (x + w > this.wide + SLACK || deep > this.deep + SLACK || tried.has(size)) return [];
+        tried.add(size);
+        const points = [x, ...this.fixed.map((each) => each.x).filter((at) => at > x && at < x + w - SLACK)];
+        const room = (at: number) => takenAt(at, this.columns, this.fixed) + deep <= this.deep + SLACK;
+        return points.every(room)
+          ? [{ column: { piece: i, from: x, to: x + w, deep, turned }, rank: rank + r + 1 }]
+          : [];
+      });
+    });
+  }
+
+  /** Begins pieces at `x`, those of `order` from `rank` on, or goes on to where the next may begin. `whole`: some set of columns was whole. */
+  begin(x: number, rank: number, left: readonly number[]): { laid: Laid[] | null; whole: boolean } {
+    this.steps++;
+    if (this.ranOut) return { laid: null, whole: true };
+    if (left.length === 0)
+      return { laid: stacked(this.columns, this.deep, this.fixed, () => ++this.steps <= this.mostSteps), whole: true };
+    if (this.isHopeless(x, left)) return { laid: null, whole: false };
+    const state = this.stateOf(x, rank, left);
+    if (this.dead.has(state)) return { laid: null, whole: false };
+    let whole = false;
+    for (const { column, rank: next } of this.beginnings(x, rank, left)) {
+      this.columns.push(column);
+      const rest = left.filter((each) => each !== column.piece);
+      const found = this.begin(x, next, rest);
+      this.columns.pop();
+      if (found.laid || this.ranOut) return found;
+      whole ||= found.whole;
+    }
+    const ends = [...this.columns.map(({ to }) => to), ...this.fixed.map((each) => each.x + each.wide)];
+    const later = ends.filter((to) => to > x + SLACK);
+    if (later.length > 0) {
+      const found = this.begin(Math.min(...later), 0, left);
+      if (found.laid || this.ranOut) return found;
+      whole ||= found.whole;
+    }
+    if (!whole) this.dead.add(state);
+    return { laid: null, whole };
+  }
+}
+
 /**
  * Rectangles packed by deciding first where along the tray each begins, then how far across. Any packing can be pushed towards the left until each piece
  * begins where another ends or at the wall, so pieces begin only there, and at no point may they be deeper together than the tray. Each such set of columns
@@ -27,69 +120,9 @@ export function byColumns(
   fixed: readonly Fixed[],
   mostSteps: number,
 ): { laid: Laid[] | null; known: boolean } {
-  let steps = 0;
-  const columns: Column[] = [];
-  const dead = new Set<string>();
-  const order = pieces.map((_, i) => i).sort((a, b) => area(pieces[b]) - area(pieces[a]));
-  const fixedAfter = (x: number) =>
-    fixed.reduce((sum, each) => sum + Math.max(0, each.x + each.wide - Math.max(x, each.x)) * each.deep, 0);
-
-  /** What has begun at `x` or before, and what is left to begin there or later: no way that led here alone decides more. */
-  const stateOf = (x: number, rank: number, left: readonly number[]) =>
-    `${x.toFixed(1)} ${rank} ${left.join()} ${columns
-      .filter(({ to }) => to > x + SLACK)
-      .map(({ to, deep: d }) => `${to.toFixed(1)}:${d}`)
-      .sort()
-      .join()}`;
-
-  /** Begins pieces at `x`, those of `order` from `rank` on, or goes on to where the next may begin. `stacked` tells whether any set of columns was whole. */
-  const begin = (x: number, rank: number, left: readonly number[]): { laid: Laid[] | null; whole: boolean } => {
-    if (++steps > mostSteps) return { laid: null, whole: true };
-    if (left.length === 0) return { laid: stacked(columns, deep, fixed, () => ++steps <= mostSteps), whole: true };
-    const need = left.reduce((sum, i) => sum + area(pieces[i]), 0);
-    const taken = columns.reduce((sum, { to, deep: d }) => sum + Math.max(0, to - x) * d, 0) + fixedAfter(x);
-    if (need + taken > (wide - x) * deep + SLACK) return { laid: null, whole: false };
-    if (left.some((i) => !canBegin(pieces[i], wide - x, deep))) return { laid: null, whole: false };
-    const state = stateOf(x, rank, left);
-    if (dead.has(state)) return { laid: null, whole: false };
-    let whole = false;
-    const tried = new Set<string>();
-    for (let r = rank; r < order.length; r++) {
-      const i = order[r] ?? 0;
-      const piece = pieces[i];
-      if (!piece || !left.includes(i)) continue;
-      for (const turned of piece.long === piece.high ? [false] : [false, true]) {
-        const [w, d] = turned ? [piece.high, piece.long] : [piece.long, piece.high];
-        const size = `${w} ${d}`;
-        if (x + w > wide + SLACK || d > deep + SLACK || tried.has(size)) continue;
-        tried.add(size);
-        const column = { piece: i, from: x, to: x + w, deep: d, turned };
-        const points = [x, ...fixed.map((each) => each.x).filter((at) => at > x && at < x + w - SLACK)];
-        if (points.some((at) => takenAt(at, columns, fixed) + d > deep + SLACK)) continue;
-        columns.push(column);
-        const found = begin(
-          x,
-          r + 1,
-          left.filter((each) => each !== i),
-        );
-        columns.pop();
-        if (found.laid || steps > mostSteps) return found;
-        whole ||= found.whole;
-      }
-    }
-    const ends = [...columns.map(({ to }) => to), ...fixed.map((each) => each.x + each.wide)].filter(
-      (to) => to > x + SLACK,
-    );
-    if (ends.length > 0) {
-      const found = begin(Math.min(...ends), 0, left);
-      if (found.laid || steps > mostSteps) return found;
-      whole ||= found.whole;
-    }
-    if (!whole) dead.add(state);
-    return { laid: null, whole };
-  };
-  const { laid } = begin(0, 0, order);
-  return { laid, known: laid !== null || steps <= mostSteps };
+  const search = new ColumnSearch(pieces, wide, deep, fixed, mostSteps);
+  const { laid } = search.begin(0, 0, search.order);
+  return { laid, known: laid !== null || !search.ranOut };
 }
 
 const area = (piece: Piece | undefined): number => (piece ? piece.long * piece.high : 0);

@@ -4,6 +4,7 @@ import type { Pocket } from '../../formats/storageFile';
 import { thingOf } from '../../keeping/things';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
 import { serversOf } from '../plan/assignment';
+import { ownedName } from '../plan/taught';
 import { filledKit, KitValue } from '../search/value';
 import { chooseToTake, seatsFor, type Travelling } from './choose';
 import { kitchenElsewhere, pocketsOf } from './elsewhere';
@@ -78,9 +79,8 @@ const isHard = ({ kitchen }: PlanningContext): boolean =>
  */
 export function packRoll(file: KitchenFile, away: AwayFile, home: PlanningContext): Packing {
   const there = preparePlanning(kitchenElsewhere(file, away), home.reference, home.models);
-  const named = there.owned.map(({ type, blade }) => `${type.name}, ${Math.round(blade.blade.lengthMm)} mm`);
   const knives = there.owned.map(({ blade: { blade }, usefulness }, i): Travelling => ({
-    thing: thingOf(`owned-${i}`, named[i] ?? '', blade),
+    thing: thingOf(`owned-${i}`, ownedName(there, i), blade),
     usefulness,
     weightG: blade.weightG,
   }));
@@ -88,19 +88,14 @@ export function packRoll(file: KitchenFile, away: AwayFile, home: PlanningContex
   const maxWeightG = away.maxWeightG ?? Infinity;
   const lent = there.kitchen.owned.flatMap((_, i) => (file.owned?.[i]?.keep === 'lend' ? [i] : []));
   const spared = isHard(there) ? sacrificed(there, lent) : null;
-  const goesAnyway = [spared].filter(
-    (i): i is number =>
-      i !== null &&
-      (knives[i]?.weightG ?? Infinity) <= maxWeightG &&
-      seatsFor([knives[i]?.thing ?? []].flat(), pockets) !== null,
-  );
+  const fixed = spared !== null && mayGo(knives[spared], pockets, maxWeightG) ? [spared] : [];
   const { taken, proven } = chooseToTake({
     demand: there.problem.demand,
     given: there.problem.given,
     knives,
     pockets,
     maxWeightG,
-    fixed: goesAnyway,
+    fixed,
   });
   const seats =
     seatsFor(
@@ -111,24 +106,17 @@ export function packRoll(file: KitchenFile, away: AwayFile, home: PlanningContex
   const notTaken = new Set(knives.map((_, i) => i).filter((i) => !takenSet.has(i)));
   const coverage = coverageWithout(there, notTaken);
   const weightG = taken.reduce((sum, i) => sum + (knives[i]?.weightG ?? 0), 0);
-  const packed = taken.map((i, at): PackedKnife => {
-    const { thing, weightG: own } = knives[i] ?? { thing: null, weightG: 0 };
-    return {
-      owned: i,
-      name: named[i] ?? '',
-      pocket: seats[at] ?? 0,
-      weightG: Math.round(own),
-      adds: coverage - coverageWithout(there, new Set([...notTaken, i])),
-      guard: { lengthMm: Math.ceil(thing?.bladeMm ?? 0), heightMm: Math.ceil(thing?.heelMm ?? 0) },
-      forHardBoard: i === spared,
-      dull: ['dull', 'chipped', 'worn-out'].includes(there.owned[i]?.owned.condition ?? ''),
-    };
-  });
+  const packed = taken.map((i, at): PackedKnife => ({
+    ...pieceOf(there, i),
+    pocket: seats[at] ?? 0,
+    adds: coverage - coverageWithout(there, new Set([...notTaken, i])),
+    forHardBoard: i === spared,
+  }));
   return {
     taken: packed.sort((a, b) => b.adds - a.adds),
     left: [...notTaken].map((i) => ({
       owned: i,
-      name: named[i] ?? '',
+      name: ownedName(there, i),
       why: whyLeft(knives[i], file.owned?.[i]?.keep, {
         pockets,
         full: taken.length >= pockets.length,
@@ -140,15 +128,38 @@ export function packRoll(file: KitchenFile, away: AwayFile, home: PlanningContex
     withAll: coverageWithout(there, new Set()),
     proven,
     home: whatHomeLacks(home, takenSet),
-    lacking: bestScores(there, (i) => takenSet.has(i)).flatMap((score, t) => {
-      const load = there.loads[t];
-      return load && !load.task.atTable && load.minutesPerWeek > 0 && score < PACKING.lacking.value
-        ? [{ task: load.task.id, score: points(score) }]
-        : [];
-    }),
+    lacking: lackingThere(there, takenSet),
     along: goesAlong(there, packed),
     cautions: CAUTIONS,
   };
+}
+
+/** Whether a knife alone finds a pocket and may be carried. */
+const mayGo = (knife: Travelling | undefined, pockets: readonly Pocket[], maxWeightG: number): boolean =>
+  knife !== undefined && knife.weightG <= maxWeightG && seatsFor([knife.thing], pockets) !== null;
+
+/** What is told of a knife that goes along, whatever the roll. */
+function pieceOf(there: PlanningContext, owned: number): Omit<PackedKnife, 'pocket' | 'adds' | 'forHardBoard'> {
+  const knife = there.owned[owned];
+  const { lengthMm = 0, heelHeightMm = 0, weightG = 0 } = knife?.blade.blade ?? {};
+  return {
+    owned,
+    name: ownedName(there, owned),
+    weightG: Math.round(weightG),
+    guard: { lengthMm: Math.ceil(lengthMm), heightMm: Math.ceil(heelHeightMm) },
+    dull: ['dull', 'chipped', 'worn-out'].includes(knife?.owned.condition ?? ''),
+  };
+}
+
+/** Tasks there that nothing taken does well. */
+function lackingThere(there: PlanningContext, taken: ReadonlySet<number>): Packing['lacking'] {
+  const best = bestScores(there, (i) => taken.has(i));
+  return there.loads.flatMap(({ task, minutesPerWeek }, t) => {
+    const score = best[t] ?? 0;
+    return !task.atTable && minutesPerWeek > 0 && score < PACKING.lacking.value
+      ? [{ task: task.id, score: points(score) }]
+      : [];
+  });
 }
 
 function whatHomeLacks(home: PlanningContext, taken: ReadonlySet<number>): Packing['home'] {
