@@ -111,7 +111,7 @@ class ColumnSearch {
  * Rectangles packed by deciding first where along the tray each begins, then how far across. Any packing can be pushed towards the left until each piece
  * begins where another ends or at the wall, so pieces begin only there, and at no point may they be deeper together than the tray. Each such set of columns
  * is then stacked, every piece on those before it. Null and `known` when every way has been seen; not `known` when the steps ran out.
- * (The decomposition of Clautiaux, Carlier and Moukrim, 2007.)
+ * (Known from the literature on packing as deciding one dimension first.)
  */
 export function byColumns(
   pieces: readonly Piece[],
