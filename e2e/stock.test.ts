@@ -207,7 +207,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
   await (await page.waitForSelector('xpath///button[.//span[text()="Keep 2 dishes"]]'))?.click();
   await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('2 dishes are kept'));
   await (await page.waitForSelector('xpath///aside//summary[contains(., "Dice potatoes")]'))?.click();
-  expect(await textOf(page, 'aside')).toContain('Leek soup');
+  await expect.poll(() => textOf(page, 'aside'), { timeout: 15_000 }).toContain('Leek soup');
   // nonsense is refused with the way out, and nothing is lost
   await page.type('textarea', '<html>no recipe</html>');
   await (await page.waitForSelector('xpath///button[.//span[text()="Read it"]]'))?.click();

@@ -89,7 +89,7 @@ test('three knives and six foods are tried without a keyboard, taken up again af
   await saved(page);
   await page.reload();
   await press(page, 'Go on');
-  expect(await textOf(page, 'section p')).toBe('Run 6 of 18');
+  await page.waitForFunction(() => document.querySelector('section p')?.textContent === 'Run 6 of 18');
   for (let i = 5; i < 18; i++) await run();
   await page.waitForSelector('section[aria-label="Result of the trial"]');
   const told = await textOf(page, 'section[aria-label="Result of the trial"]');
@@ -134,7 +134,11 @@ test('a photo beside a bank card is measured on this device, corrected by keys, 
     { timeout: 30_000 },
   );
   await press(page, 'Use these figures');
-  expect(await textOf(page, 'section[aria-labelledby="losses"]')).toMatch(/0(\.\d)? mm at the heel/);
+  await expect
+    .poll(() => page.$eval('section[aria-labelledby="losses"]', (e) => e.textContent).catch(() => ''), {
+      timeout: 15_000,
+    })
+    .toMatch(/0(\.\d)? mm at the heel/);
   // what is no photo is told
   const input = await page.$('input[type="file"]');
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile('package.json');
