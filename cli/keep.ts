@@ -3,12 +3,12 @@ import { reference } from '../data/reference';
 import { FaultyInput } from '../src/core/formats/faults';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 import { readStorageText } from '../src/core/formats/storageFile';
+import { storagePrices } from '../src/core/keeping/buying';
 import { keepingOf } from '../src/core/keeping/keeping';
 import { thingOf } from '../src/core/keeping/things';
 import { preparePlanning } from '../src/core/kit/context/planningContext';
 import { planProven } from '../src/core/kit/plan/planKitchen';
 import { knivesOf } from '../src/core/kit/plan/refs';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../src/core/money/currency';
 import { readInput, run } from './input';
 
 await run(() => {
@@ -25,13 +25,10 @@ await run(() => {
   const kitchen = readKitchenText(readInput(kitchenFile));
   const storage = readStorageText(readInput(storageFile));
   const { context, plan } = planProven(preparePlanning(kitchen, reference, shippedModels));
-  const { currency } = context.kitchen;
-  const price = (tool: string) =>
-    fromMinor(convertMinor(reference.tools.get(tool)?.priceMinor ?? 0, CATALOGUE_CURRENCY, currency), currency);
   const keeping = keepingOf(
     knivesOf(context, plan).map(({ ref, name, blade }) => thingOf(ref, name, blade)),
     storage,
-    { guard: price('guard'), strip: price('magnet-strip'), roll: price('roll') },
+    storagePrices(reference, context.kitchen.currency),
   );
   return `${JSON.stringify(keeping, null, 2)}\n`;
 });

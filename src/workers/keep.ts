@@ -3,7 +3,7 @@ import type { BladeModel } from '../core/blade/schema';
 import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
 import type { Keeping, Placed, Storage } from '../core/formats/storageFile';
-import type { StoragePrices } from '../core/keeping/buying';
+import { storagePrices } from '../core/keeping/buying';
 import { keepingOf } from '../core/keeping/keeping';
 import { thingOf, type Thing } from '../core/keeping/things';
 import type { PlanningContext } from '../core/kit/context/planningContext';
@@ -11,7 +11,6 @@ import { reportOfUse, type UseReport } from '../core/kit/drawer/used';
 import { packRoll, type Packing } from '../core/kit/travel/packing';
 import { wallSheet } from '../core/kit/plan/wall';
 import { knivesOf, type Referred } from '../core/kit/plan/refs';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../core/money/currency';
 
 /** Where the knives of a kitchen live; loaded by the worker when first asked. */
 
@@ -23,13 +22,6 @@ export interface KeptKnife extends Referred {
 export interface KeptKit {
   knives: KeptKnife[];
   keeping: Keeping;
-}
-
-/** What storage costs, in the kitchen's currency. */
-export function storagePrices({ currency }: Pick<PlanningContext['kitchen'], 'currency'>): StoragePrices {
-  const price = (tool: string) =>
-    fromMinor(convertMinor(reference.tools.get(tool)?.priceMinor ?? 0, CATALOGUE_CURRENCY, currency), currency);
-  return { guard: price('guard'), strip: price('magnet-strip'), roll: price('roll') };
 }
 
 /** What was laid by hand, by the references of a plan's knives. */
@@ -52,7 +44,7 @@ export function keptKit(context: PlanningContext, plan: Plan, storage: Storage):
     keeping: keepingOf(
       knives.map(({ thing }) => thing),
       storage,
-      storagePrices(context.kitchen),
+      storagePrices(reference, context.kitchen.currency),
       laidByRef(storage, knives),
     ),
   };

@@ -5,6 +5,7 @@ export const KEEPING = {
   gap: c(15, 'mm', 'between neighbours on a strip: room for fingers', 'trade practice'),
   gripAboveHeel: c(30, 'mm', 'a strip grips the blade this far above the heel', 'house judgement'),
   guardWall: c(3, 'mm', 'a guard adds this on every side of a blade', 'trade practice'),
+  reactive: c(0.3, 'share', 'steel that reacts more is wiped during the work and oiled', 'house judgement'),
   provenUpTo: c(12, 'knives', 'up to here every arrangement is weighed', 'house judgement'),
 } as const;
 
@@ -25,5 +26,4 @@ export const PACKING = {
 export const WALL = {
   boneStrength: c(9, 'load', 'an edge this strong, on a blade this heavy, may meet bone', 'handbook'),
   boneWeightG: c(300, 'g', 'weight of such a blade', 'trade practice'),
-  reactive: c(0.3, 'share', 'steel that reacts more is wiped during the work and oiled', 'house judgement'),
 } as const;

@@ -1,7 +1,7 @@
 import { rockingRadiusMm } from '../blade/rocking';
 import { assumedFigures } from '../formats/figures';
 import type { Kitchen } from '../kitchen/kitchen';
-import type { BladeTraits } from './traits';
+import { isReactive, type BladeTraits } from './traits';
 import { lowerFirst } from '../text/case';
 
 /** Plain-words notes on a blade: who it suits, then what {@link careNotes} says of its upkeep. */
@@ -40,7 +40,7 @@ export function careNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>)
   const { blade, steel } = traits;
   const notes: string[] = [];
   notes.push(`${steel.name}: ${lowerFirst(steel.note)}`);
-  if (traits.reactivity > 0.3)
+  if (isReactive(traits))
     notes.push('Wipe it during the work, dry it, and oil it before storage; a grey patina is normal, red rust is not.');
   else notes.push('Rinse and dry it by hand; stainless resists, it is not proof.');
   if (blade.bolster === 'full') notes.push('The full bolster gets in the way of sharpening the heel.');

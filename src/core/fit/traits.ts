@@ -3,6 +3,7 @@ import { handleGirthMm, knuckleRoomMm, type Grip } from '../blade/hold';
 import { effectiveAngleDeg } from '../edge/keenness';
 import { rockAngleRad } from '../blade/rocking';
 import type { BladeModel, Steel } from '../blade/schema';
+import { KEEPING } from '../constants';
 import { edgeStrength, hardness } from '../blade/strength';
 import type { Task } from '../cutting/task';
 import type { BoardMotion } from '../kitchen/kitchen';
@@ -123,3 +124,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
     forTask: new Map(),
   };
 }
+
+/** Whether steel is wiped during the work and oiled before it rests. */
+export const isReactive = ({ reactivity }: Pick<BladeTraits, 'reactivity'>): boolean =>
+  reactivity > KEEPING.reactive.value;

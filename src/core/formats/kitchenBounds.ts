@@ -20,6 +20,11 @@ export const BOUNDS = {
   seconds: [0, 7200],
   diaryMinutes: [0, 600],
   grams: [1, 5000],
+  placeMm: [20, 2000],
+  slotHeightMm: [5, 300],
+  slotThicknessMm: [0.5, 60],
+  insideHeightMm: [5, 500],
+  belowStripMm: [0, 2000],
   rollWeightG: [100, 20_000],
   money: [0, 1_000_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
@@ -38,5 +43,7 @@ export const MOST = {
   profiles: 12,
   diary: 5000,
   laid: 80,
+  places: 40,
+  slots: 60,
   away: 8,
 } as const;

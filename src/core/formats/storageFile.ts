@@ -2,17 +2,19 @@ import { z } from '../zod';
 import { faultsOf, FaultyInput, shown } from './faults';
 import { id, list, number, text, truth } from './fields';
 import { parseJson } from './json';
-import { MOST } from './kitchenBounds';
+import { BOUNDS, MOST } from './kitchenBounds';
 
-const long = number(20, 2000);
-/** Longest lists of a storage. */
-const MOST_IN_STORAGE = { places: 40, slots: 60 } as const;
+const long = number(...BOUNDS.placeMm);
 const named = { name: text(60).optional() };
-const inside = { lengthMm: long, widthMm: long, heightMm: number(5, 500) };
-const slot = z.strictObject({ lengthMm: long, heightMm: number(5, 300), thicknessMm: number(0.5, 60) });
-const pocket = z.strictObject({ lengthMm: long, widthMm: number(5, 300) });
-const guard = z.strictObject({ lengthMm: long, heightMm: number(5, 300) });
-const several = <T extends z.ZodType>(item: T) => list(item, MOST_IN_STORAGE.slots).min(1, 'is empty; describe one');
+const inside = { lengthMm: long, widthMm: long, heightMm: number(...BOUNDS.insideHeightMm) };
+const slot = z.strictObject({
+  lengthMm: long,
+  heightMm: number(...BOUNDS.slotHeightMm),
+  thicknessMm: number(...BOUNDS.slotThicknessMm),
+});
+const pocket = z.strictObject({ lengthMm: long, widthMm: number(...BOUNDS.slotHeightMm) });
+const guard = z.strictObject({ lengthMm: long, heightMm: number(...BOUNDS.slotHeightMm) });
+const several = <T extends z.ZodType>(item: T) => list(item, MOST.slots).min(1, 'is empty; describe one');
 
 export const pocketsSchema = several(pocket);
 
@@ -24,10 +26,10 @@ export const placeSchema = z.discriminatedUnion('kind', [
     ...named,
     kind: z.literal('tray'),
     ...inside,
-    slats: number(1, MOST_IN_STORAGE.slots, true).nullable(),
+    slats: number(1, MOST.slots, true).nullable(),
   }),
   /** A magnetic strip, and the room below it. */
-  z.strictObject({ ...named, kind: z.literal('strip'), lengthMm: long, belowMm: number(0, 2000) }),
+  z.strictObject({ ...named, kind: z.literal('strip'), lengthMm: long, belowMm: number(...BOUNDS.belowStripMm) }),
   /** A roll: every pocket takes a whole knife. */
   z.strictObject({ ...named, kind: z.literal('roll'), pockets: pocketsSchema }),
   /** A plain drawer: what lies in it wears a guard. */
@@ -35,7 +37,7 @@ export const placeSchema = z.discriminatedUnion('kind', [
     ...named,
     kind: z.literal('drawer'),
     ...inside,
-    guards: list(guard, MOST_IN_STORAGE.slots),
+    guards: list(guard, MOST.slots),
   }),
 ]);
 export type StoragePlace = z.infer<typeof placeSchema>;
@@ -47,16 +49,16 @@ export type Guard = z.infer<typeof guard>;
 
 const at = {
   /** Which of the storage's places. */
-  place: number(0, MOST_IN_STORAGE.places - 1, true),
+  place: number(0, MOST.places - 1, true),
   /** Which slot, pocket, row or guard; the corner of what lies in a tray or hangs on a strip, mm. */
-  slot: number(0, MOST_IN_STORAGE.slots - 1, true).optional(),
+  slot: number(0, MOST.slots - 1, true).optional(),
   xMm: number(0, 2000).optional(),
   yMm: number(0, 2000).optional(),
   /** Lies across the tray. */
   turned: truth,
 };
 
-const places = list(placeSchema, MOST_IN_STORAGE.places);
+const places = list(placeSchema, MOST.places);
 /** Share of the room that is to stay free for what is bought later. */
 const growth = number(0, 1);
 

@@ -1,5 +1,7 @@
 import { KEEPING } from '../constants';
 import type { Keeping, StoragePlace } from '../formats/storageFile';
+import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../money/currency';
+import type { Reference } from '../reference';
 import { alongStrip, belowStrip, fitting } from './places';
 import type { Thing } from './things';
 
@@ -8,6 +10,13 @@ export interface StoragePrices {
   guard: number;
   strip: number;
   roll: number;
+}
+
+/** What storage costs by the tools of the trade, in a currency. */
+export function storagePrices({ tools }: Pick<Reference, 'tools'>, currency: string): StoragePrices {
+  const price = (tool: string) =>
+    fromMinor(convertMinor(tools.get(tool)?.priceMinor ?? 0, CATALOGUE_CURRENCY, currency), currency);
+  return { guard: price('guard'), strip: price('magnet-strip'), roll: price('roll') };
 }
 
 type Buy = Keeping['buy'][number];

@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useMemo } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
+import { MOST } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Keeping, Placed, Storage, StorageKind, StoragePlace } from '../../core/formats/storageFile';
 import { pictureOf } from '../../core/keeping/picture';
@@ -27,7 +28,6 @@ import { useMoving } from './useMoving';
 import { useOthersKept } from './useOthersKept';
 import { kindOfHabit, KIND_NOTES, KIND_WORDS } from './kinds';
 
-const MOST_PLACES = 40;
 /** Width of the column beside the tallest picture in it. */
 const TALLEST = 1.9;
 const NOWHERE: Storage = { places: [] };
@@ -130,7 +130,7 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
           ))}
           <AddPlace
             first={places.length === 0 ? kindOfHabit[kitchen.habits?.storage ?? 'block'] : null}
-            full={places.length >= MOST_PLACES}
+            full={places.length >= MOST.places}
             onAdd={(kind) => onChange((now) => ({ ...now, places: [...now.places, usualPlace[kind]()] }))}
           />
         </div>

@@ -1,10 +1,8 @@
 import { Button, NativeSelect } from '@mantine/core';
+import { BOUNDS, MOST } from '../../core/formats/kitchenBounds';
 import type { StoragePlace } from '../../core/formats/storageFile';
 import { Figure, LengthFigure } from '../shared/Field';
 import css from './KeepView.module.css';
-
-const LONG = [20, 2000] as const;
-const MOST_SLOTS = 60;
 
 /** The measurements of a place: what was measured with a ruler. */
 export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChange: (place: StoragePlace) => void }) {
@@ -16,9 +14,9 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
           pieces={place.slots}
           usual={{ lengthMm: 200, heightMm: 45, thicknessMm: 3.5 }}
           figures={[
-            ['lengthMm', 'deep', LONG],
-            ['heightMm', 'high', [5, 300]],
-            ['thicknessMm', 'wide', [0.5, 60]],
+            ['lengthMm', 'deep', BOUNDS.placeMm],
+            ['heightMm', 'high', BOUNDS.slotHeightMm],
+            ['thicknessMm', 'wide', BOUNDS.slotThicknessMm],
           ]}
           onChange={(slots) => onChange({ ...place, slots })}
         />
@@ -30,8 +28,8 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
           pieces={place.pockets}
           usual={{ lengthMm: 430, widthMm: 65 }}
           figures={[
-            ['lengthMm', 'long', LONG],
-            ['widthMm', 'wide', [5, 300]],
+            ['lengthMm', 'long', BOUNDS.placeMm],
+            ['widthMm', 'wide', BOUNDS.slotHeightMm],
           ]}
           onChange={(pockets) => onChange({ ...place, pockets })}
         />
@@ -42,13 +40,13 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
           <LengthFigure
             label="Length"
             value={place.lengthMm}
-            bounds={LONG}
+            bounds={BOUNDS.placeMm}
             onChange={(lengthMm) => onChange({ ...place, lengthMm })}
           />
           <LengthFigure
             label="Room below it"
             value={place.belowMm}
-            bounds={[0, 2000]}
+            bounds={BOUNDS.belowStripMm}
             onChange={(belowMm) => onChange({ ...place, belowMm })}
           />
         </div>
@@ -70,7 +68,7 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
             <Figure
               label="Rows"
               value={place.slats}
-              bounds={[1, MOST_SLOTS]}
+              bounds={[1, MOST.slots]}
               onChange={(slats) => onChange({ ...place, slats })}
             />
           )}
@@ -88,8 +86,8 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
             pieces={place.guards}
             usual={{ lengthMm: 240, heightMm: 55 }}
             figures={[
-              ['lengthMm', 'long', LONG],
-              ['heightMm', 'high', [5, 300]],
+              ['lengthMm', 'long', BOUNDS.placeMm],
+              ['heightMm', 'high', BOUNDS.slotHeightMm],
             ]}
             onChange={(guards) => onChange({ ...place, guards })}
           />
@@ -106,19 +104,19 @@ function Inside({ place, onChange }: { place: Boxed; onChange: (place: Boxed) =>
       <LengthFigure
         label="Inside, long"
         value={place.lengthMm}
-        bounds={LONG}
+        bounds={BOUNDS.placeMm}
         onChange={(lengthMm) => onChange({ ...place, lengthMm })}
       />
       <LengthFigure
         label="Inside, wide"
         value={place.widthMm}
-        bounds={LONG}
+        bounds={BOUNDS.placeMm}
         onChange={(widthMm) => onChange({ ...place, widthMm })}
       />
       <LengthFigure
         label="Inside, high"
         value={place.heightMm}
-        bounds={[5, 500]}
+        bounds={BOUNDS.insideHeightMm}
         onChange={(heightMm) => onChange({ ...place, heightMm })}
       />
     </>
@@ -172,7 +170,7 @@ function Pieces<K extends string>({
       ))}
       <Button
         variant="default"
-        disabled={pieces.length >= MOST_SLOTS}
+        disabled={pieces.length >= MOST.slots}
         onClick={() => onChange([...pieces, { ...(pieces.at(-1) ?? usual) }])}
       >
         One more {name.toLowerCase()}

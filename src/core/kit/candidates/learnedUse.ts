@@ -1,7 +1,7 @@
 import { daysBetween, type Day } from '../../calendar/day';
 import { LOAD, USE } from '../../constants';
 import { cookContexts } from '../../fit/cook';
-import { prepareTask } from '../../fit/score';
+import { prepareTask, type PreparedTask } from '../../fit/score';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { BoardMotion, Kitchen, MotionShares } from '../../kitchen/kitchen';
 import type { TaskLoad } from '../../load/load';
@@ -82,10 +82,22 @@ function usesBy(entries: readonly DiaryEntry[], knives: number): number[] {
   return uses;
 }
 
+/** What tells how a knife is moved: the drawer at the commonest tasks. */
+interface Telling {
+  knives: readonly OwnedKnife[];
+  loads: readonly TaskLoad[];
+  tasks: readonly PreparedTask[];
+}
+
+function tellingOf(knives: readonly OwnedKnife[], all: readonly TaskLoad[]): Telling {
+  const loads = [...all].sort((a, b) => b.timesPerYear - a.timesPerYear).slice(0, TELLING_TASKS);
+  return { knives, loads, tasks: loads.map(({ task }) => prepareTask(task)) };
+}
+
 /** The kitchen with one cook alone who moves a knife in one way only, and how its knives, all keen, are then drawn. */
 function drawnByMotion(
   { kitchen, loads: all }: Making,
-  knives: readonly OwnedKnife[],
+  { knives, loads, tasks }: Telling,
   cook: number,
   motion: BoardMotion,
 ): number[] {
@@ -93,8 +105,6 @@ function drawnByMotion(
   const only = kitchen.cooks.flatMap((each, i) => (i === cook ? [{ ...each, motions, trials: [] }] : []));
   const alone: Kitchen = { ...kitchen, cooks: only, cooksAtOnce: 1 };
   const hands = handsOf(cookContexts(alone, all));
-  const loads = [...all].sort((a, b) => b.timesPerYear - a.timesPerYear).slice(0, TELLING_TASKS);
-  const tasks = loads.map(({ task }) => prepareTask(task));
   const counted = knives.map(({ blade, owned: { keep } }) => ({
     scores: keep === 'use' ? sharpScores(blade, { tasks, hands }) : new Float64Array(tasks.length),
   }));
@@ -107,14 +117,14 @@ function drawnByMotion(
  */
 function motionsLearned(
   making: Making,
-  knives: readonly OwnedKnife[],
+  telling: Telling,
   cook: number,
   uses: readonly number[],
 ): LearnedUse['motions'][number] {
   const said = making.kitchen.cooks[cook]?.motions;
   const total = said ? sum(Object.values(said)) : 0;
   if (!said || total <= 0 || sum(uses) === 0) return null;
-  const drawn = MOTIONS.map((motion) => drawnByMotion(making, knives, cook, motion));
+  const drawn = MOTIONS.map((motion) => drawnByMotion(making, telling, cook, motion));
   const before = MOTIONS.map((motion) => said[motion] / total);
   const counted = before.map((share) => share * USE.priorUses.value);
   uses.forEach((many, i) => {
@@ -175,6 +185,7 @@ export function learnFromUse(making: Making): LearnedUse | null {
     share < USE.leastShare.value ? 1 : Math.min(most, Math.max(1 / most, (learned[i] ?? share) / share)),
   );
   const alone = kitchen.cooks.length === 1;
+  const telling = tellingOf(knives, loads);
   return {
     uses: entries.length,
     reckoned,
@@ -183,7 +194,7 @@ export function learnFromUse(making: Making): LearnedUse | null {
     motions: kitchen.cooks.map((_, cook) =>
       motionsLearned(
         making,
-        knives,
+        telling,
         cook,
         usesBy(
           entries.filter((entry) => (entry.cook ?? (alone ? 0 : -1)) === cook),

@@ -106,5 +106,9 @@ export function ownedKnives(making: Making): OwnedKnife[] {
   });
 }
 
+/** Whether the edge of an owned knife is not fit to work with as it lies in the drawer. */
+export const isBlunt = ({ owned }: OwnedKnife): boolean =>
+  owned.condition === 'dull' || owned.condition === 'chipped' || owned.condition === 'worn-out';
+
 /** Whether an owned knife is sound, or would be with a sharpening or a repair: not worn out, and in use. */
 export const isSound = ({ owned }: OwnedKnife): boolean => owned.keep === 'use' && owned.condition !== 'worn-out';

@@ -1,6 +1,7 @@
 import { daysBetween, type Day } from '../../calendar/day';
 import { USE } from '../../constants';
 import type { KitchenFile } from '../../formats/kitchenFile';
+import { isBlunt } from '../candidates/owned';
 import { reckonedShares } from '../candidates/learnedUse';
 import type { PlanningContext } from '../context/planningContext';
 import { ownedName, taughtByUse } from '../plan/taught';
@@ -38,13 +39,12 @@ function isPrecious({ owned }: PlanningContext, i: number): boolean {
 function whySeldom(context: PlanningContext, file: KitchenFile, i: number): string {
   const knife = context.owned[i];
   if (!knife) return '';
-  const { keep, condition } = knife.owned;
+  const { keep } = knife.owned;
   if (keep === 'keepsake') return 'Kept for good: a keepsake, outside what is counted.';
   if (keep === 'lend') return 'Kept to be lent.';
   if (context.cooks.every(({ cook }) => cook.mayUse !== null && !cook.mayUse.includes(i)))
     return 'Nobody who cooks here may use it: see who may, under Cooks.';
-  if (['dull', 'chipped', 'worn-out'].includes(condition))
-    return 'Its edge is why: nobody reaches for a dull knife. Put it right, or let it go.';
+  if (isBlunt(knife)) return 'Its edge is why: nobody reaches for a dull knife. Put it right, or let it go.';
   const laid = file.storage?.laid?.find(({ owned }) => owned === i);
   const kind = laid && file.storage?.places[laid.place]?.kind;
   if (

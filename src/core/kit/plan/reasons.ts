@@ -1,6 +1,7 @@
 import { SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/score';
+import { isReactive } from '../../fit/traits';
 import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
 import { showMoney } from '../../money/currency';
@@ -125,7 +126,7 @@ function steelWords(context: PlanningContext, step: Candidate): string[] {
   const words = [
     `${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lowerFirst(steel.note)}`,
   ];
-  if (blade.reactivity > 0.3 && context.kitchen.habits.upkeep !== 'wipes-during')
+  if (isReactive(blade) && context.kitchen.habits.upkeep !== 'wipes-during')
     words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
   if (step.regrindMinor)
     words.push(

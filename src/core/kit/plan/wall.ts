@@ -1,5 +1,5 @@
 import { WALL } from '../../constants';
-import { bladeTraits, type BladeTraits } from '../../fit/traits';
+import { bladeTraits, isReactive, type BladeTraits } from '../../fit/traits';
 import type { Plan } from '../../formats/planFile';
 import type { WallSheet } from '../../formats/wallSheet';
 import { lowerFirst } from '../../text/case';
@@ -9,7 +9,6 @@ import { stepsOf } from './plan';
 import { knivesOf, type Referred } from './refs';
 
 const MOST_TASKS = 4;
-const isReactive = ({ reactivity }: BladeTraits): boolean => reactivity > WALL.reactive.value;
 
 /** Tasks a knife does most minutes of, once the plan is carried out, by name. */
 function doesOf(context: PlanningContext, plan: Plan, { order, owned }: Referred): string[] {

@@ -3,6 +3,7 @@ import type { AwayFile, KitchenFile } from '../../formats/kitchenFile';
 import type { Pocket } from '../../formats/storageFile';
 import { thingOf } from '../../keeping/things';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
+import { isBlunt } from '../candidates/owned';
 import { serversOf } from '../plan/assignment';
 import { ownedName } from '../plan/taught';
 import { filledKit, KitValue } from '../search/value';
@@ -147,7 +148,7 @@ function pieceOf(there: PlanningContext, owned: number): Omit<PackedKnife, 'pock
     name: ownedName(there, owned),
     weightG: Math.round(weightG),
     guard: { lengthMm: Math.ceil(lengthMm), heightMm: Math.ceil(heelHeightMm) },
-    dull: ['dull', 'chipped', 'worn-out'].includes(knife?.owned.condition ?? ''),
+    dull: knife !== undefined && isBlunt(knife),
   };
 }
 
