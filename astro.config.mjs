@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
 import { bareConstants } from './scripts/lib/bare-constants.mjs';
+import { checkedData } from './scripts/lib/checked-data.mjs';
 
 export default defineConfig({
   output: 'server',
@@ -14,7 +15,8 @@ export default defineConfig({
   build: { inlineStylesheets: 'never', assets: 'assets' },
   vite: {
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
-    worker: { format: 'es', plugins: () => [bareConstants] },
+    plugins: [checkedData()],
+    worker: { format: 'es', plugins: () => [bareConstants, checkedData({ fetched: true })] },
   },
   experimental: {
     csp: {

@@ -4,7 +4,7 @@ import { afterAll } from 'vitest';
 import { z } from '../src/core/zod';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
 import type { Browser, Page } from 'puppeteer-core';
-import { openBrowser } from '../scripts/lib/browser.mjs';
+import { onceAlive, openBrowser } from '../scripts/lib/browser.mjs';
 
 /** Address of the server that npm test started. */
 export const address = process.env.SCABBARD_ADDRESS ?? '';
@@ -25,6 +25,7 @@ export async function visitor(browser: Browser, width = 1280, height = 800): Pro
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   page.on('pageerror', (error) => errors.push(String(error)));
   await page.setViewport({ width, height });
+  onceAlive(page);
   return { page, errors };
 }
 

@@ -137,7 +137,7 @@ await main(() =>
   withStops(async (stops) => {
     await ensureChromium();
     const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_pictures', stops });
-    const { openBrowser } = await import('./lib/browser.mjs');
+    const { onceAlive, openBrowser } = await import('./lib/browser.mjs');
     const log = join(dataFolder, 'test', 'log', 'screenshots.log');
     const server = await serve(entry, { databaseUrl: url, port: await nextFree(4700), log });
     stops.push(server.stop);
@@ -148,6 +148,7 @@ await main(() =>
       if (only.length > 0 && !only.includes(name)) continue;
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
+      onceAlive(page);
       page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
       await page.setViewport(view);
       await page.emulateMediaFeatures([

@@ -26,3 +26,18 @@ export async function openBrowser() {
   };
   return { browser, close };
 }
+
+/** What the server showed of a page has made room for the page that answers. */
+const isAlive = () => document.readyState !== 'loading' && !document.querySelector('[data-first]');
+
+/** Every way to another page in this window ends when that page answers. */
+export function onceAlive(page) {
+  for (const way of ['goto', 'reload', 'waitForNavigation']) {
+    const go = page[way].bind(page);
+    page[way] = async (...how) => {
+      const response = await go(...how);
+      await page.waitForFunction(isAlive);
+      return response;
+    };
+  }
+}

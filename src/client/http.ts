@@ -1,12 +1,4 @@
-import { z } from '../core/zod';
 import type { Fault } from '../core/formats/faults';
-
-const problemSchema = z.object({
-  title: z.string(),
-  detail: z.string(),
-  status: z.number(),
-  faults: z.array(z.object({ path: z.string(), message: z.string() })).optional(),
-});
 
 /** A refusal by the server, in its own words. */
 export class Refused extends Error {
@@ -36,10 +28,22 @@ export async function ask<T>(read: (answer: unknown) => T, url: string, method =
   throw refusal(response.status, answer);
 }
 
+// The answers every page waits for are read without the validation library, which need not be loaded for them.
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null;
+const isFault = (value: unknown): value is Fault =>
+  isRecord(value) && typeof value.path === 'string' && typeof value.message === 'string';
+
+/** The version in an answer. Throws a TypeError where it tells none. */
+export function versionIn(answer: unknown): number {
+  if (isRecord(answer) && typeof answer.version === 'number') return answer.version;
+  throw new TypeError('The answer tells no version.');
+}
+
 /** What the server told when it refused. */
 export function refusal(status: number, answer: unknown): Refused {
-  const told = problemSchema.safeParse(answer);
-  return told.success
-    ? new Refused(status, told.data.detail, told.data.faults)
-    : new Refused(status, `The server answered ${status}. Try again.`);
+  if (!isRecord(answer) || typeof answer.detail !== 'string')
+    return new Refused(status, `The server answered ${status}. Try again.`);
+  const { detail, faults } = answer;
+  return new Refused(status, detail, Array.isArray(faults) ? faults.filter(isFault) : []);
 }

@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { FOODS_AVOIDED, MOTIONS, type Avoidable } from './words';
+import { FOODS_AVOIDED, MOTIONS } from './words';
 
 const level = z.number().int().min(0).max(3);
 
@@ -41,14 +41,3 @@ export const taskSchema = z.strictObject({
   instead: z.string().optional(),
 });
 export type Task = z.infer<typeof taskSchema>;
-
-/** Whether someone who avoids these foods still does the task. */
-export function isEaten(task: Pick<Task, 'contains' | 'eitherOf'>, avoids: readonly Avoidable[]): boolean {
-  if (task.contains.some((food) => avoids.includes(food))) return false;
-  return task.eitherOf.length === 0 || task.eitherOf.some((food) => !avoids.includes(food));
-}
-
-const FLESH: ReadonlySet<string> = new Set(['meat', 'poultry', 'fish', 'shellfish']);
-
-/** Whether a task is on meat, poultry, fish or shellfish. */
-export const isFlesh = ({ contains }: Pick<Task, 'contains'>): boolean => contains.some((food) => FLESH.has(food));

@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { STEEL_IDS } from '../blade/schema';
+import { STEEL_IDS } from '../blade/words';
 import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';

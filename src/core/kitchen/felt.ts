@@ -1,6 +1,7 @@
 import type { PartId } from '../constants';
 import type { HandTestFile } from '../formats/trialsFile';
-import { checksFor, type HandCheck, type HandVerdict, type Holder, readHandTest } from '../trial/handTest';
+import type { HandCheck } from '../trial/handCheck';
+import { checksFor, type HandVerdict, type Holder, readHandTest } from '../trial/handTest';
 
 /** What a cook found out about a model by holding it. */
 export interface Felt {

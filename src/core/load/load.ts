@@ -1,7 +1,8 @@
 import { LOAD } from '../constants/index';
 import type { Kitchen } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
-import { isEaten, type Task } from '../cutting/task';
+import type { Task } from '../cutting/task';
+import { isEaten } from '../cutting/eaten';
 import type { Avoidable } from '../cutting/words';
 import type { Dish } from '../cutting/dish';
 

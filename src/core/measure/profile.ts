@@ -1,6 +1,6 @@
 import { FLAT_WITHIN_MM } from '../blade/edgeCurve';
 import type { BladeModel } from '../blade/schema';
-import { TIPS } from '../blade/schema';
+import { TIPS } from '../blade/words';
 import { spineHeightMm } from '../drawing/knife';
 import type { Spot } from './rectify';
 

@@ -76,15 +76,33 @@ export function convertMinor(minor: number, from: string, to: string): number {
 }
 
 const formatters = new Map<string, Intl.NumberFormat>();
+let language = 'en-GB';
 
-/** Minor units as people write them, e.g. `€84` or `€9.50`. */
+/** From now on money is written as readers of this language (a BCP 47 tag) are used to; returns the language before. */
+export function writeMoneyIn(tag: string): string {
+  const before = language;
+  language = tag;
+  return before;
+}
+
+/** What `work` makes of money in a language of its own. */
+export function inLanguage<T>(tag: string, work: () => T): T {
+  const before = writeMoneyIn(tag);
+  try {
+    return work();
+  } finally {
+    writeMoneyIn(before);
+  }
+}
+
+/** Minor units as people write them, e.g. `€84` or `€9.50`, in the language of {@link writeMoneyIn}. */
 export function showMoney(minor: number, currency: string): string {
   const amount = fromMinor(minor, currency);
   const digits = Number.isInteger(amount) ? 0 : minorDigits(currency);
-  const key = `${currency}${digits}`;
+  const key = `${language} ${currency}${digits}`;
   let formatter = formatters.get(key);
   if (!formatter) {
-    formatter = new Intl.NumberFormat('en-GB', {
+    formatter = new Intl.NumberFormat(language, {
       style: 'currency',
       currency,
       currencyDisplay: 'narrowSymbol',

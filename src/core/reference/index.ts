@@ -1,9 +1,8 @@
-import { z } from '../zod';
-import { type BladeType, bladeTypeSchema, type Steel, steelSchema } from '../blade/schema';
-import { type Cuisine, cuisineSchema, type Dish, dishSchema, type Tool, toolSchema } from '../cutting/dish';
-import { type Task, taskSchema } from '../cutting/task';
-import { type HandCheck, handCheckSchema } from '../trial/handTest';
-import { type KnifeSet, setSchema, type VolumeOffer, volumeSchema } from '../catalogue/offers';
+import type { BladeType, Steel } from '../blade/schema';
+import type { KnifeSet, VolumeOffer } from '../catalogue/offers';
+import type { Cuisine, Dish, Tool } from '../cutting/dish';
+import type { Task } from '../cutting/task';
+import type { HandCheck } from '../trial/handCheck';
 
 /** The trade knowledge every computation is given: types, steels, tasks, dishes, cuisines and tools, by id. */
 export interface Reference {
@@ -21,19 +20,22 @@ export interface Reference {
   handChecks: HandCheck[];
 }
 
+/** The same knowledge as lists, once read. */
+export type ReferenceRows = {
+  [K in keyof Reference]: Reference[K] extends Map<string, infer Row> ? Row[] : Reference[K];
+};
+
 const byId = <T extends { id: string }>(rows: T[]) => new Map(rows.map((row) => [row.id, row]));
 
-/** Parses raw reference rows. Throws a ZodError that names the row and field at fault. */
-export function readReference(raw: Record<keyof Reference, unknown>): Reference {
-  return {
-    types: byId(z.array(bladeTypeSchema).parse(raw.types)),
-    steels: byId<Steel>(z.array(steelSchema).parse(raw.steels)),
-    tasks: byId(z.array(taskSchema).parse(raw.tasks)),
-    dishes: byId(z.array(dishSchema).parse(raw.dishes)),
-    cuisines: byId(z.array(cuisineSchema).parse(raw.cuisines)),
-    tools: byId(z.array(toolSchema).parse(raw.tools)),
-    sets: byId(z.array(setSchema).parse(raw.sets)),
-    volumes: z.array(volumeSchema).parse(raw.volumes),
-    handChecks: z.array(handCheckSchema).parse(raw.handChecks),
-  };
-}
+/** Rows that were read, by id. */
+export const referenceOf = (rows: ReferenceRows): Reference => ({
+  types: byId(rows.types),
+  steels: byId(rows.steels),
+  tasks: byId(rows.tasks),
+  dishes: byId(rows.dishes),
+  cuisines: byId(rows.cuisines),
+  tools: byId(rows.tools),
+  sets: byId(rows.sets),
+  volumes: rows.volumes,
+  handChecks: rows.handChecks,
+});

@@ -1,17 +1,8 @@
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { reference } from '../../../data/reference';
-import {
-  BEVELS,
-  bladeModelSchema,
-  HANDED,
-  HANDLE_STYLES,
-  SERRATIONS,
-  STEEL_IDS,
-  SURFACES,
-  TIPS,
-  type BladeModel,
-} from '../../core/blade/schema';
+import { bladeModelSchema, type BladeModel } from '../../core/blade/schema';
+import { BEVELS, HANDED, HANDLE_STYLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS } from '../../core/blade/words';
 import { faultsOf } from '../../core/formats/faults';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { fromMinor, toMinor } from '../../core/money/currency';

@@ -1,7 +1,8 @@
 import { CARD_MM } from '../../core/measure/rectify';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button } from '@mantine/core';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useElementSize } from '@mantine/hooks';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure, LengthFigure } from '../shared/Field';
 import { HandShape } from '../shared/HandShape';
@@ -90,14 +91,8 @@ export function HandMeasure(props: Props) {
 }
 
 function Pad({ scale, lengthMm, breadthMm, onMeasured }: { scale: number } & Omit<Props, 'who'>) {
-  const frame = useRef<HTMLDivElement>(null);
-  const [roomMm, setRoomMm] = useState(0);
-  useEffect(() => {
-    const measure = () => setRoomMm((frame.current?.clientWidth ?? 0) / scale);
-    measure();
-    addEventListener('resize', measure);
-    return () => removeEventListener('resize', measure);
-  }, [scale]);
+  const { ref: frame, width: roomPx } = useElementSize();
+  const roomMm = roomPx / scale;
   const whole = roomMm >= lengthMm + 2 * MARGIN + 4;
   const width = Math.min(WIDE_MM, roomMm);
   const middle = TALL_MM / 2;

@@ -4,7 +4,7 @@ import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Cutting, KnownDish, KnownTask } from '../../workers/stock';
 import CookingQuestions from '../kitchen/questions/CookingQuestions';
-import { Section } from '../shared/Field';
+import { Section } from '../shared/Section';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import css from './CuttingView.module.css';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { STEEL_IDS } from '../../core/blade/schema';
+import { STEEL_IDS } from '../../core/blade/words';
 import { unknownId, type Fault } from '../../core/formats/faults';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import { CONDITIONS, USES } from '../../core/formats/kitchenWords';

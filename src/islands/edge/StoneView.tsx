@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
+import { useHotkeys } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { reference } from '../../../data/reference';
 import type { StoredKitchen } from '../../client/kitchens';
@@ -149,15 +150,12 @@ function Steps({
   const next = useCallback(() => {
     if (!last) keep({ at: at + 1, began });
   }, [last, at, began, keep]);
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key !== ' ' || isTyping(event.target) || event.target instanceof HTMLButtonElement) return;
-      event.preventDefault();
-      next();
-    };
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, [next]);
+  const onSpace = (event: KeyboardEvent) => {
+    if (isTyping(event.target) || event.target instanceof HTMLButtonElement) return;
+    event.preventDefault();
+    next();
+  };
+  useHotkeys([['space', onSpace, { preventDefault: false }]], []);
   if (!step) return null;
   return (
     <section className={css.steps} aria-label={`At the stone: ${name}`}>

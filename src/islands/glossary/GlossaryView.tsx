@@ -3,26 +3,21 @@ import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife } from '../../core/drawing/knife';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { LyingKnife } from '../blade/Drawings';
-import { Dress } from '../shared/Dress';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
-import { Masthead } from '../shared/Masthead';
 import { MotionDrawing, MOTIONS } from '../shared/MotionDrawing';
 import css from './GlossaryView.module.css';
 
 /** The trade's words: parts of a knife, types, motions, grips and steels, drawn by the code that draws the kit. */
-export default function GlossaryView() {
+export function GlossaryView() {
   return (
-    <Dress>
-      <Masthead />
-      <main id="main" className={css.page}>
-        <h1>The trade’s words</h1>
-        <Parts />
-        <Types />
-        <Motions />
-        <Grips />
-        <Steels />
-      </main>
-    </Dress>
+    <main id="main" className={css.page}>
+      <h1>The trade’s words</h1>
+      <Parts />
+      <Types />
+      <Motions />
+      <Grips />
+      <Steels />
+    </main>
   );
 }
 

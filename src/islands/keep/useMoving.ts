@@ -7,6 +7,7 @@ import {
   type DragStartEvent,
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
+import { useHotkeys } from '@mantine/hooks';
 import { useEffect, useRef, useState } from 'react';
 import type { Placed, StoragePlace } from '../../core/formats/storageFile';
 import { whyNotThere } from '../../core/keeping/misplaced';
@@ -86,16 +87,12 @@ export function useMoving(
     lookAgain.current = look;
   });
   const isMoving = draft !== null;
-  useEffect(() => {
+  const turn = () => {
     if (!isMoving) return;
-    const turn = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== 't') return;
-      turned.current = !turned.current;
-      lookAgain.current();
-    };
-    addEventListener('keydown', turn);
-    return () => removeEventListener('keydown', turn);
-  }, [isMoving]);
+    turned.current = !turned.current;
+    lookAgain.current();
+  };
+  useHotkeys([['T', turn, { preventDefault: false }]]);
 
   const byKeys: KeyboardCoordinateGetter = (event, { currentCoordinates, active }) => {
     const arrow = ARROWS[event.code];

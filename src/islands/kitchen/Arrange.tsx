@@ -19,7 +19,8 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconGripVertical, IconLock, IconLockOpen } from '@tabler/icons-react';
-import { kitSteps, type Plan, type PlanStep } from '../../core/formats/planFile';
+import type { Plan, PlanStep } from '../../core/formats/planFile';
+import { kitSteps } from '../../core/formats/planSteps';
 import { demanded, inOrder, released, stepKey } from '../../core/kitchen/changes';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';

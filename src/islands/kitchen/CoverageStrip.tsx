@@ -1,5 +1,6 @@
 import type { OwnedFile } from '../../core/formats/kitchenFile';
-import { kitSteps, type Plan } from '../../core/formats/planFile';
+import type { Plan } from '../../core/formats/planFile';
+import { kitSteps } from '../../core/formats/planSteps';
 import type { Served } from '../../core/kit/plan/assignment';
 import { scoreWord } from '../../core/fit/words';
 import { minutes, taskName, typeName } from '../shared/words';

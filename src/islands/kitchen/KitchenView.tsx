@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
-import { useMediaQuery } from '@mantine/hooks';
-import { useCallback, useEffect, useState } from 'react';
+import { useHotkeys, useMediaQuery } from '@mantine/hooks';
+import { useCallback, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
@@ -121,16 +121,6 @@ function keyOf(step: PlanStep, at: number, all: readonly PlanStep[]): string {
   return `${what(step)} ${before}`;
 }
 
-/** Calls back at Escape while `on`. */
-function useEscape(on: boolean, work: () => void): void {
-  useEffect(() => {
-    if (!on) return;
-    const press = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && work();
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, [on, work]);
-}
-
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, gap, stop, sure, catalogue, trouble, reload } = usePlanner(kitchen, worker);
@@ -151,7 +141,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
     // back to the pocket it was opened from
     if (order !== undefined) document.querySelector<HTMLElement>(`[data-pocket="${order}"]`)?.focus();
   }, [step?.order]);
-  useEscape(step !== null, close);
+  useHotkeys([['Escape', (event) => step && !event.defaultPrevented && close(), { preventDefault: false }]], []);
   const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
   const story = answer && step && (
     <StepStory

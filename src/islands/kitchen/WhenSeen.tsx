@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useIntersection } from '@mantine/hooks';
+import { useState, type ReactNode } from 'react';
 
 /** Holds its content back until it comes near the window, so that a page need not load what nobody scrolls to. */
 export function WhenSeen({
@@ -13,21 +14,11 @@ export function WhenSeen({
   ready: boolean;
   children: ReactNode;
 }) {
-  const place = useRef<HTMLElement>(null);
+  const { ref, entry } = useIntersection({ rootMargin: '60px' });
   const [seen, setSeen] = useState(false);
-  useEffect(() => {
-    if (!place.current || seen || !ready) return;
-    const watch = new IntersectionObserver(
-      (entries) => {
-        if (entries.some((entry) => entry.isIntersecting)) setSeen(true);
-      },
-      { rootMargin: '60px' },
-    );
-    watch.observe(place.current);
-    return () => watch.disconnect();
-  }, [seen, ready]);
+  if (!seen && ready && entry?.isIntersecting) setSeen(true);
   return (
-    <section ref={place} aria-label={label} style={{ minHeight: least }}>
+    <section ref={ref} aria-label={label} style={{ minHeight: least }}>
       {seen && children}
     </section>
   );

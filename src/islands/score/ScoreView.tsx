@@ -2,6 +2,7 @@ import { NativeSelect, Slider } from '@mantine/core';
 import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useMemo, useState } from 'react';
 import { Line } from 'react-chartjs-2';
+import { colour } from '../shared/charts';
 import { Charted } from '../shared/Charted';
 import { reference } from '../../../data/reference';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
@@ -19,6 +20,7 @@ import { Dress } from '../shared/Dress';
 import { Masthead } from '../shared/Masthead';
 import { ScoreParts } from '../shared/ScoreParts';
 import { CURVES, type Curve } from './curves';
+import { ScoreIntro } from './ScoreIntro';
 import css from './ScoreView.module.css';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
@@ -30,16 +32,7 @@ export default function ScoreView() {
     <Dress>
       <Masthead />
       <main id="main" className={css.page}>
-        <header className={css.intro}>
-          <h1>How the score is made</h1>
-          <p>
-            A score says how well one blade does one task for one cook: 100 × the product of its parts, each from 0 to 1
-            and raised to how much it counts. A blade is scored in every way the task can be done (on the board, in a
-            long draw, sawing, in the hand, with the tip, with a blow) and keeps the best. Where an edge or a person
-            would be hurt there is no score but a refusal. Everything on this page is read from the constants and
-            functions that compute the scores.
-          </p>
-        </header>
+        <ScoreIntro />
         <Example />
         <section>
           <h2>The parts</h2>
@@ -89,10 +82,6 @@ const MIDDLING = {
 const kitchen = completeKitchen({ format: 'scabbard.kitchen', version: 1 }, reference, []).kitchen;
 const cooks = cookContexts(kitchen, taskLoads(kitchen, reference));
 
-function ink(name: string): string {
-  return getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-}
-
 function CurveChart({ curve, name }: { curve: Curve; name: string }) {
   const [cook] = cooks;
   const task = reference.tasks.get(curve.task);
@@ -122,7 +111,7 @@ function CurveChart({ curve, name }: { curve: Curve; name: string }) {
           data={{
             labels: points.map((p) => p.x),
             datasets: [
-              { data: points.map((p) => p.y), borderColor: ink('--thread'), borderWidth: 2.5, pointRadius: 0 },
+              { data: points.map((p) => p.y), borderColor: colour('--thread'), borderWidth: 2.5, pointRadius: 0 },
             ],
           }}
           options={{
@@ -130,11 +119,16 @@ function CurveChart({ curve, name }: { curve: Curve; name: string }) {
             maintainAspectRatio: false,
             plugins: { legend: { display: false } },
             scales: {
-              y: { min: 0, max: 1, ticks: { color: ink('--faded'), stepSize: 0.5 }, grid: { color: ink('--rule') } },
+              y: {
+                min: 0,
+                max: 1,
+                ticks: { color: colour('--faded'), stepSize: 0.5 },
+                grid: { color: colour('--rule') },
+              },
               x: {
-                ticks: { color: ink('--faded'), maxTicksLimit: 6, maxRotation: 0 },
+                ticks: { color: colour('--faded'), maxTicksLimit: 6, maxRotation: 0 },
                 grid: { display: false },
-                title: { display: true, text: curve.axis, color: ink('--faded') },
+                title: { display: true, text: curve.axis, color: colour('--faded') },
               },
             },
           }}

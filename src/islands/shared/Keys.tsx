@@ -32,22 +32,26 @@ export function Keys() {
   const close = () => setOpen(false);
   return (
     <Dialog open={open} title="Keys" onClose={close}>
-      <dl className={css.keys}>
-        {KEYS.map(({ keys, does }) => (
-          <div key={keys.join()}>
-            <dt>
-              {keys.map((key, i) => (
-                <kbd key={i}>{key}</kbd>
-              ))}
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
-      <p className="faded">On a Mac, Command in place of Ctrl.</p>
-      <Button variant="default" autoFocus onClick={close}>
-        Close
-      </Button>
+      {open && (
+        <>
+          <dl className={css.keys}>
+            {KEYS.map(({ keys, does }) => (
+              <div key={keys.join()}>
+                <dt>
+                  {keys.map((key, i) => (
+                    <kbd key={i}>{key}</kbd>
+                  ))}
+                </dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="faded">On a Mac, Command in place of Ctrl.</p>
+          <Button variant="default" autoFocus onClick={close}>
+            Close
+          </Button>
+        </>
+      )}
     </Dialog>
   );
 }

@@ -1,7 +1,8 @@
-import { ActionIcon, Button, TextInput } from '@mantine/core';
+import { ActionIcon, Button } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Dress } from './Dress';
@@ -39,18 +40,20 @@ export function KitchenFrame(props: Props) {
 }
 
 function useUndoKeys({ undo, redo }: KitchenEdits): void {
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey || isTyping(event.target)) return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      if (key === 'y' || event.shiftKey) redo();
-      else undo();
-    };
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, [undo, redo]);
+  const unlessTyping = (work: () => void) => (event: KeyboardEvent) => {
+    if (isTyping(event.target)) return;
+    event.preventDefault();
+    work();
+  };
+  const asPressed = { preventDefault: false };
+  useHotkeys(
+    [
+      ['mod+Z', unlessTyping(undo), asPressed],
+      ['mod+shift+Z', unlessTyping(redo), asPressed],
+      ['mod+Y', unlessTyping(redo), asPressed],
+    ],
+    [],
+  );
 }
 
 function Frame({ stored, here, tools, children }: Props) {
@@ -66,10 +69,9 @@ function Frame({ stored, here, tools, children }: Props) {
         kitchen={kitchen}
         here={here}
         name={
-          <TextInput
-            className={css.name ?? ''}
+          <input
+            className={css.name}
             aria-label="Name of this kitchen"
-            variant="unstyled"
             value={kitchen.name ?? ''}
             placeholder="My kitchen"
             maxLength={80}

@@ -1,4 +1,4 @@
-import { ActionIcon, useMantineColorScheme } from '@mantine/core';
+import { useMantineColorScheme } from '@mantine/core';
 import { IconMoon, IconSun } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
 import { Keys } from './Keys';
@@ -10,7 +10,8 @@ export function Masthead({ children }: { children?: ReactNode }) {
   const { colorScheme, setColorScheme } = useMantineColorScheme();
   const { units, choose } = useLengths();
   const [open, setOpen] = useState(false);
-  const dark = document.documentElement.getAttribute('data-mantine-color-scheme') === 'dark';
+  const dark =
+    typeof document !== 'undefined' && document.documentElement.getAttribute('data-mantine-color-scheme') === 'dark';
   return (
     <header className={css.bar} data-scheme={colorScheme}>
       <a href="/" className={css.name}>
@@ -51,16 +52,14 @@ export function Masthead({ children }: { children?: ReactNode }) {
         >
           {units === 'mm' ? 'mm' : 'in'}
         </button>
-        <ActionIcon
-          variant="transparent"
-          color="gray"
-          size="lg"
-          className={css.icon ?? ''}
+        <button
+          type="button"
+          className={css.icon}
           aria-label={dark ? 'Use light colours' : 'Use dark colours'}
           onClick={() => setColorScheme(dark ? 'light' : 'dark')}
         >
           {dark ? <IconSun size={20} /> : <IconMoon size={20} />}
-        </ActionIcon>
+        </button>
       </nav>
       <Keys />
     </header>

@@ -6,4 +6,4 @@ Chart.defaults.font.size = 13;
 
 /** A colour of the look as it is now, by day or by night: charts draw on a canvas, which knows no style sheet. */
 export const colour = (name: string): string =>
-  getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+  typeof document === 'undefined' ? '' : getComputedStyle(document.documentElement).getPropertyValue(name).trim();

@@ -12,7 +12,9 @@ function windowName(): string {
   return fresh;
 }
 
-const keysOf = (prefix: string) => Object.keys(localStorage).filter((key) => key.startsWith(prefix));
+// a page rendered on the server stands on no device yet
+const keysOf = (prefix: string) =>
+  typeof localStorage === 'undefined' ? [] : Object.keys(localStorage).filter((key) => key.startsWith(prefix));
 /** When a note was written, as its first characters say. */
 const writtenAt = (key: string) => Number((localStorage.getItem(key) ?? '').split('\n', 1)[0]);
 

@@ -1,3 +1,4 @@
+import { showMoney, toMinor, writeMoneyIn } from '../../core/money/currency';
 import { taskNames, toolNames, typeNames } from '../../../data/names';
 
 /** Plain name of a task. */
@@ -8,7 +9,8 @@ export const typeName = (id: string) => typeNames.get(id) ?? toolNames.get(id) ?
 export const minutes = (value: number) => (value >= 2 ? String(Math.round(value)) : value.toFixed(1));
 
 /** The language whose numbers, money and dates this browser is used to. */
-const LANGUAGE = typeof navigator === 'undefined' ? 'en-GB' : navigator.language;
+const LANGUAGE = typeof window === 'undefined' ? 'en-GB' : navigator.language;
+writeMoneyIn(LANGUAGE);
 const shares = new Intl.NumberFormat(LANGUAGE, { style: 'percent', maximumFractionDigits: 0 });
 const days = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium' });
 const moments = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium', timeStyle: 'short' });
@@ -19,20 +21,5 @@ export const percent = (share: number) => shares.format(Math.round(share * 100) 
 export const day = (date: Date | string) => days.format(new Date(date));
 export const moment = (date: Date | string) => moments.format(new Date(date));
 
-const formats = new Map<string, Intl.NumberFormat>();
 /** A decimal amount in its currency, without needless zeros. */
-export function money(amount: number, currency: string): string {
-  const whole = Number.isInteger(amount);
-  const key = `${currency}${whole}`;
-  let format = formats.get(key);
-  if (!format) {
-    format = new Intl.NumberFormat(LANGUAGE, {
-      style: 'currency',
-      currency,
-      currencyDisplay: 'narrowSymbol',
-      ...(whole ? { maximumFractionDigits: 0 } : {}),
-    });
-    formats.set(key, format);
-  }
-  return format.format(amount);
-}
+export const money = (amount: number, currency: string): string => showMoney(toMinor(amount, currency), currency);

@@ -9,14 +9,14 @@ import { FaultList } from '../shared/FaultList';
 import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
 import { Masthead } from '../shared/Masthead';
-import { HeroRoll } from './HeroRoll';
+import { Hero, type Sample, Samples } from './Hero';
 import type { ListedKitchen } from './KitchenList';
 import { KitchenList } from './KitchenList';
 import css from './StartView.module.css';
 import { YourData } from './YourData';
 
 interface Props {
-  samples: { id: string; name: string; about: string }[];
+  samples: Sample[];
   kitchens: ListedKitchen[];
   shown: BladeModel[];
   /** Whether this browser has a workspace. */
@@ -66,46 +66,37 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
     <>
       <Masthead />
       <main id="main" className={css.page}>
-        <section className={css.top}>
-          <div className={css.hero}>
-            <h1>The few knives your cooking needs.</h1>
-            <p>
-              Say what you cook, how you cut and what you can spend. Scabbard works out what that means in cutting,
-              tries every blade on it for your hand and board, and lays out a kit in buying order, with the reason for
-              each.
-            </p>
-            <div className={css.actions}>
-              <Button
-                size="lg"
-                className={css.first ?? ''}
-                loading={busy}
-                onClick={() => void open({ from: 'nothing' }, 'The kitchen was not started')}
-              >
-                Start my kitchen
-              </Button>
-              <FilePicker name="Kitchen file" size="lg" onPick={(file) => void readFile(file)}>
-                Open a kitchen file
-              </FilePicker>
-            </div>
-            <p
-              className={css.drop}
-              data-over={over || undefined}
-              onDragOver={(e: DragEvent) => {
-                e.preventDefault();
-                setOver(true);
-              }}
-              onDragLeave={() => setOver(false)}
-              onDrop={(e: DragEvent) => {
-                e.preventDefault();
-                setOver(false);
-                void readFile(e.dataTransfer.files[0]);
-              }}
+        <Hero shown={shown}>
+          <div className={css.actions}>
+            <Button
+              size="lg"
+              className={css.first ?? ''}
+              loading={busy}
+              onClick={() => void open({ from: 'nothing' }, 'The kitchen was not started')}
             >
-              …or drop a kitchen file here.
-            </p>
+              Start my kitchen
+            </Button>
+            <FilePicker name="Kitchen file" size="lg" onPick={(file) => void readFile(file)}>
+              Open a kitchen file
+            </FilePicker>
           </div>
-          {shown.length > 0 && <HeroRoll blades={shown} />}
-        </section>
+          <p
+            className={css.drop}
+            data-over={over || undefined}
+            onDragOver={(e: DragEvent) => {
+              e.preventDefault();
+              setOver(true);
+            }}
+            onDragLeave={() => setOver(false)}
+            onDrop={(e: DragEvent) => {
+              e.preventDefault();
+              setOver(false);
+              void readFile(e.dataTransfer.files[0]);
+            }}
+          >
+            …or drop a kitchen file here.
+          </p>
+        </Hero>
 
         {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}
 
@@ -114,24 +105,11 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
           onTrouble={(why) => setTrouble({ title: 'That was not done', faults: [{ path: 'server', message: why }] })}
         />
 
-        <section aria-labelledby="samples">
-          <h2 id="samples">Open a sample</h2>
-          <ul className={css.samples}>
-            {samples.map(({ id, name, about }) => (
-              <li key={id}>
-                <button
-                  type="button"
-                  className={css.sample}
-                  disabled={busy}
-                  onClick={() => void open({ from: 'sample', sample: id }, 'The sample was not opened')}
-                >
-                  <strong>{name}</strong>
-                  <span>{about}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
+        <Samples
+          samples={samples}
+          busy={busy}
+          onOpen={(sample) => void open({ from: 'sample', sample }, 'The sample was not opened')}
+        />
 
         <YourData hasAny={hasAny} onTrouble={setTrouble} />
       </main>

@@ -5,7 +5,7 @@ import { drawKnife } from '../../core/drawing/knife';
 import { sectionPoints } from '../../core/drawing/section';
 import { pathOf, upsideDown, type Point } from '../../core/drawing/shape';
 import { fingerThicknessMm, gripMm } from '../../core/blade/hold';
-import type { HandCheck } from '../../core/trial/handTest';
+import type { HandCheck } from '../../core/trial/handCheck';
 import { Shapes } from '../shared/Shapes';
 import type { Hand } from './choices';
 import css from './HandView.module.css';

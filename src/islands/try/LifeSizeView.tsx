@@ -1,6 +1,7 @@
 import { Button, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useWindowEvent } from '@mantine/hooks';
+import { useMemo, useState } from 'react';
 import { reference } from '../../../data/reference';
 import { fetchLifeSize } from '../../client/paper';
 import type { StoredKitchen } from '../../client/kitchens';
@@ -42,12 +43,8 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
   const [scale, setScale] = useState(savedScale);
   const [calibrating, setCalibrating] = useState(false);
   const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
-  useEffect(() => {
-    // another zoom is another scale
-    const check = () => setScale(savedScale());
-    addEventListener('resize', check);
-    return () => removeEventListener('resize', check);
-  }, []);
+  // another zoom is another scale
+  useWindowEvent('resize', () => setScale(savedScale()));
   const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
   const all = choices ? [...choices.planned, ...choices.drawer, ...choices.models] : [];
   const first = all.find(({ ref }) => ref === picked[0]) ?? all[0];

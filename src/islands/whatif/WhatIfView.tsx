@@ -1,5 +1,6 @@
 import { Button, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
+import { useDebouncedValue } from '@mantine/hooks';
 import { useCallback, useEffect, useState } from 'react';
 import type { Kept } from '../../client/kept';
 import type { StoredKitchen } from '../../client/kitchens';
@@ -29,27 +30,27 @@ export default function WhatIfView({ stored }: { stored: StoredKitchen }) {
 
 /** A kitchen planned in the background; the last answer stays until the next. */
 function usePlan(
-  kitchen: KitchenFile | null,
+  file: KitchenFile | null,
   worker: Remote<KitchenWorker>,
   ready: boolean,
 ): { argued: Argued | null; busy: boolean } {
+  const [kitchen] = useDebouncedValue(file, 40);
   const [argued, setArgued] = useState<Argued | null>(null);
   const [busy, setBusy] = useState(true);
   useEffect(() => {
     if (!ready || !kitchen) return;
     let stale = false;
-    const timer = setTimeout(() => {
+    const ask = async () => {
       setBusy(true);
-      void worker.beside(kitchen).then((answer) => {
-        if (stale) return;
-        setBusy(false);
-        // stopped: the answer before stays
-        if (answer) setArgued(answer);
-      });
-    }, 40);
+      const answer = await worker.beside(kitchen);
+      if (stale) return;
+      setBusy(false);
+      // stopped: the answer before stays
+      if (answer) setArgued(answer);
+    };
+    void ask();
     return () => {
       stale = true;
-      clearTimeout(timer);
     };
   }, [kitchen, worker, ready]);
   return { argued, busy };

@@ -3,7 +3,9 @@ import { MAX_MODELS } from '../../core/formats/catalogueFile';
 import { addOwnModels, readOwnModels, readShippedModels } from '../../server/catalogue';
 import { answering, full, json, readBody } from '../../server/http';
 
-export const GET = answering(async ({ locals }: APIContext) => {
+/** Every model there is to choose from; `?only=own` those the workspace has added. */
+export const GET = answering(async ({ url, locals }: APIContext) => {
+  if (url.searchParams.get('only') === 'own') return json(await readOwnModels(locals.workspaceId));
   const [shipped, own] = await Promise.all([readShippedModels(), readOwnModels(locals.workspaceId)]);
   return json({ models: [...shipped, ...own], own: own.map((model) => model.id) });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { STEEL_IDS } from '../../blade/schema';
+import { STEEL_IDS } from '../../blade/words';
 import { FIT } from '../../constants';
 import { cookOf, modeOf, partValue, partWhy, taskNamed, traitsOf } from '../../testing/trade';
 import { corrosion, edgeSafety, loadMet, practice, taskLoadMet } from './care';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { reference } from '../../../../data/reference';
-import { TIPS } from '../../blade/schema';
+import { TIPS } from '../../blade/words';
 import { FIT } from '../../constants';
 import { anyTask, oddBlade } from '../../testing/arbitrary';
 import { cookOf, modeOf, partValue, partWhy, taskNamed, traitsOf } from '../../testing/trade';

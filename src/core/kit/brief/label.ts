@@ -1,4 +1,5 @@
-import { STEEL_IDS, type BladeModel, type BladeType } from '../../blade/schema';
+import type { BladeModel, BladeType } from '../../blade/schema';
+import { STEEL_IDS } from '../../blade/words';
 import type { BriefFigure, StepBrief } from '../../formats/briefFile';
 import { BRIEF_FIGURES } from '../../formats/briefFile';
 import { typicalBlade } from '../candidates/typicalBlade';

@@ -1,4 +1,5 @@
-import { SERRATIONS, TIPS, type BladeModel } from '../../blade/schema';
+import type { BladeModel } from '../../blade/schema';
+import { SERRATIONS, TIPS } from '../../blade/words';
 import { WORTH } from '../../constants';
 import { because, type Loss, type Trial } from './trial';
 

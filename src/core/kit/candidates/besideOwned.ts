@@ -1,5 +1,5 @@
 import { SCORE_WORDS, WORTH } from '../../constants';
-import { isFlesh } from '../../cutting/task';
+import { isFlesh } from '../../cutting/eaten';
 import type { TaskLoad } from '../../load/load';
 import { ramp } from '../../fit/curves';
 import { rescued } from '../demand/rescue';

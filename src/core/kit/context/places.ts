@@ -1,7 +1,7 @@
 import type { BladeModel } from '../../blade/schema';
 import { GUIDANCE } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
-import { isFlesh } from '../../cutting/task';
+import { isFlesh } from '../../cutting/eaten';
 import type { TaskLoad } from '../../load/load';
 import type { Place } from '../search/problem';
 import type { Candidate } from '../candidates/candidate';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import type { KitchenFile } from '../../formats/kitchenFile';
-import { kitSteps, perStep } from '../../formats/planFile';
+import { kitSteps, perStep } from '../../formats/planSteps';
 import { fileOf } from '../../testing/trade';
 import { bought } from '../../kitchen/changes';
 import { planKitchen } from './planKitchen';

@@ -5,7 +5,8 @@ import { chooseKit, ROUGH } from '../search/choose';
 import { normal, seeded } from './random';
 import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
-import { perStep, type Plan } from '../../formats/planFile';
+import type { Plan } from '../../formats/planFile';
+import { perStep } from '../../formats/planSteps';
 
 const SEED = 20_260;
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
-import { Section } from '../../shared/Field';
+import { Section } from '../../shared/Section';
 import { lazily } from '../../shared/lazily';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { cookingSaid, cookSaid, drawerSaid, isNew, moneySaid } from './said';

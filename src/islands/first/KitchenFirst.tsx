@@ -1,0 +1,64 @@
+import type { ReactNode } from 'react';
+import type { StoredKitchen } from '../../client/kitchens';
+import { inLanguage } from '../../core/money/currency';
+import { cookingSaid, cookSaid, drawerSaid, moneySaid } from '../kitchen/questions/said';
+import { Dress } from '../shared/Dress';
+import frame from '../shared/KitchenFrame.module.css';
+import { KitchenMast, type ViewId } from '../shared/KitchenMast';
+import css from './KitchenFirst.module.css';
+
+/** What each part of a kitchen has been told. */
+const SAID = [
+  { title: 'What you cook', said: cookingSaid },
+  { title: 'You and your board', said: cookSaid },
+  { title: 'What you can spend', said: moneySaid },
+  { title: 'Already in the drawer', said: drawerSaid },
+] as const;
+
+/**
+ * What the server shows of a kitchen's page before anything runs in the browser: the way to the other views, the title, and what the kitchen has
+ * said, its money written in the reader's language.
+ */
+export function KitchenFirst({
+  stored: { id, kitchen },
+  here,
+  title,
+  language,
+  children,
+}: {
+  stored: StoredKitchen;
+  here: ViewId | null;
+  title: string;
+  /** BCP 47 tag. */
+  language: string;
+  /** What is under way. */
+  children: ReactNode;
+}) {
+  const parts = inLanguage(language, () => SAID.map(({ title, said }) => ({ title, said: said(kitchen) })));
+  return (
+    <Dress>
+      <div data-first>
+        <KitchenMast
+          kitchenId={id}
+          kitchen={kitchen}
+          here={here}
+          name={<span className={`${frame.name} ${css.name}`}>{kitchen.name ?? 'My kitchen'}</span>}
+        />
+        <main id="main" className={css.page}>
+          <h1>{title}</h1>
+          <p className="faded" role="status">
+            {children}
+          </p>
+          <dl className={css.said} aria-label="What this kitchen has said">
+            {parts.map(({ title: part, said }) => (
+              <div key={part}>
+                <dt>{part}</dt>
+                <dd>{said}</dd>
+              </div>
+            ))}
+          </dl>
+        </main>
+      </div>
+    </Dress>
+  );
+}

@@ -1,0 +1,278 @@
+import { transfer } from 'comlink';
+import { Newest } from './newest';
+import { session } from './session';
+import type { MoneyView, SchoolView, SizeView } from './argue';
+import type { Edges } from './edges';
+import type { KeptKit, PackedRoll, UsedKnives } from './keep';
+import type { WallSheet } from '../core/formats/wallSheet';
+import type { Storage } from '../core/formats/storageFile';
+import type { Shelf } from './shop';
+import type { SeenCut } from './trying';
+import type { ExamplePhoto } from '../core/measure/examplePhoto';
+import type { FoodToTry } from '../core/kit/trying/foods';
+import type { TriedKnife } from '../core/formats/trialsFile';
+import type { StepBrief } from '../core/formats/briefFile';
+import type { Care } from '../core/formats/care';
+import type { Verdict } from '../core/kit/brief/verdict';
+import { writeMoneyIn } from '../core/money/currency';
+import { reference } from '../../data/reference';
+import type { BladeModel } from '../core/blade/schema';
+import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
+import type { Plan } from '../core/formats/planFile';
+import { perStep } from '../core/formats/planSteps';
+import { explain, type Explanation } from '../core/fit/score';
+import { bladeTraits, type BladeTraits } from '../core/fit/traits';
+import { fetchOwnModels } from '../client/ownModels';
+import { shippedModels } from '../../data/models';
+import { QUICK } from '../core/kit/search/choose';
+import { planFrom, stepsOf } from '../core/kit/plan/plan';
+import { firstAnswer } from '../core/kit/plan/firstAnswer';
+import { edgeHere } from '../core/kit/candidates/scoring';
+import { servedBy, type Served } from '../core/kit/plan/assignment';
+import { allTasks, preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
+
+// sentences about money as this browser writes it
+writeMoneyIn(navigator.language);
+
+let models: BladeModel[] = [];
+let context: PlanningContext | null = null;
+/** The context the last thorough plan stands on: with a set bought whole where that pays. */
+let planned: PlanningContext | null = null;
+/** The kit last proven, by candidate: where the next search starts. */
+let proven: readonly string[] = [];
+
+/** Who waits for a breath, in order. One channel serves them all: one made for every breath could be cleared away before it has spoken. */
+const breathing: (() => void)[] = [];
+const { port1: ear, port2: mouth } = new MessageChannel();
+ear.onmessage = () => breathing.shift()?.();
+
+/** A breath lets waiting messages in: a message to oneself comes after those that wait already, and sooner than any timer. */
+const breathe = () =>
+  new Promise<void>((resolve) => {
+    breathing.push(resolve);
+    mouth.postMessage(null);
+  });
+/** A rest, for what may take its time: the page comes first. */
+const rest = () => new Promise<void>((resolve) => setTimeout(resolve, 4));
+const newest = new Newest(breathe);
+
+/** Parts of the work that only some views ask for come when they are asked for. */
+const stock = () => import('./stock');
+const argue = () => import('./argue');
+const shop = () => import('./shop');
+const edges = () => import('./edges');
+const keep = () => import('./keep');
+
+/** What makes an answer certain; null when a newer question has come while it was fetched. */
+async function proving() {
+  const { id } = newest;
+  const part = await import('./proving');
+  return newest.isStanding(id) ? part : null;
+}
+
+function contextFor(file: KitchenFile): PlanningContext {
+  const laid = preparePlanning(file, reference, models, undefined, context);
+  context = proven.length > 0 ? { ...laid, seed: proven } : laid;
+  planned = null;
+  return context;
+}
+
+/** A blade by catalogue model or by its place among the owned knives. */
+export type Target = { model: string } | { owned: number };
+
+function bladeOf(target: Target): BladeTraits | null {
+  if ('owned' in target) return context?.owned[target.owned]?.blade ?? null;
+  const model = models.find((m) => m.id === target.model);
+  return model ? bladeTraits(model, reference, context?.kitchen.habits.roughUse) : null;
+}
+
+/** What the kitchen page asks for. Of questions the latest wins; older ones come back as null. */
+export const kitchenWorker = {
+  ...session,
+
+  /** Fetches the catalogue and hands it back for drawing. */
+  async load(): Promise<BladeModel[]> {
+    models = [...shippedModels, ...(await fetchOwnModels())];
+    context = null;
+    return models;
+  },
+
+  /** A first answer, quickly. */
+  quick(file: KitchenFile): { plan: Plan; served: Served[]; owned: BladeModel[]; milliseconds: number } {
+    newest.ask();
+    const began = performance.now();
+    const { context: on, chosen } = firstAnswer(contextFor(file), QUICK);
+    const plan = planFrom(on, { chosen });
+    return {
+      plan,
+      served: servedBy(on, stepsOf(on, plan)),
+      owned: on.owned.map((knife) => knife.blade.blade),
+      milliseconds: performance.now() - began,
+    };
+  },
+
+  /** Ends whatever is under way: what was asked comes back unfinished. */
+  stop(): void {
+    newest.ask();
+  },
+
+  /** The same question searched harder and proven, telling how much a better kit might still be worth, coverage; null when stopped. */
+  async thorough(tell: (gap: number) => void): Promise<{ plan: Plan; served: Served[] } | null> {
+    if (!context) return null;
+    const on = context;
+    const part = await proving();
+    let told = NaN;
+    const best =
+      part &&
+      (await newest.run(part.planning(on), ({ proof }) => {
+        // told when it shows: to a tenth of a point
+        const gap = Math.round(proof.gap * 1000) / 1000;
+        if (gap !== told) tell((told = gap));
+      }));
+    if (!best) return null;
+    const { plan, context: stands } = best;
+    planned = stands;
+    // the next question starts from what is proven for this one
+    proven = stepsOf(stands, plan).map((c) => c.id);
+    return { plan, served: servedBy(stands, stepsOf(stands, plan)) };
+  },
+
+  /** How often each step stays under small changes, a share per step, told as the runs go; it ends early when a newer question comes. */
+  async sure(
+    plan: Plan,
+    runs: number,
+    tell: (done: number, stayed: (number | null)[], closest: (string | null)[]) => void,
+  ): Promise<void> {
+    if (!context) return;
+    const on = context;
+    const steps = stepsOf(planned ?? context, plan);
+    const part = await proving();
+    if (!part) return;
+    const doubt = new part.Robustness(planned?.service ? planned : on, steps);
+    function* again() {
+      for (let run = 1; run <= runs; run++) {
+        doubt.run();
+        yield run;
+      }
+    }
+    await newest.run(
+      again(),
+      (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
+      rest,
+    );
+  },
+
+  /** What to look for in any shop for one step of the present plan; null when stopped. */
+  async brief(plan: Plan, order: number): Promise<StepBrief | null> {
+    const on = context;
+    return on && newest.run((await shop()).briefOf(on, planned ?? on, plan, order));
+  },
+  /** How every edge fares once the present plan is carried out, and what is due from a day on. */
+  async edges(plan: Plan, from: string, months: number): Promise<Edges | null> {
+    const on = planned ?? context;
+    return on && (await edges()).edgesOf(on, plan, from, months);
+  },
+  /** Where every knife of the present plan and of the drawer lives in a storage. */
+  async stored(plan: Plan, storage: Storage): Promise<KeptKit | null> {
+    const on = planned ?? context;
+    return on && (await keep()).keptKit(on, plan, storage);
+  },
+  /** A roll packed for another kitchen of a file. */
+  async packed(file: KitchenFile, away: AwayFile): Promise<PackedRoll> {
+    return (await keep()).packedRoll(file, away, contextFor(file));
+  },
+  /** A sheet for the kitchen wall; `bought`: with what the present plan buys. */
+  async wall(plan: Plan, bought: boolean): Promise<WallSheet | null> {
+    const on = planned ?? context;
+    return on && (await keep()).wallSheet(on, plan, bought);
+  },
+  /** How often each owned knife is drawn, beside what was reckoned. */
+  async used(file: KitchenFile): Promise<UsedKnives> {
+    return (await keep()).usedKnives(file, contextFor(file));
+  },
+  /** What keeps every knife of the present plan and of the drawer. */
+  async care(plan: Plan): Promise<Care[]> {
+    const on = planned ?? context;
+    return on ? (await shop()).careOf(on, plan) : [];
+  },
+  /** A knife on a shelf in the place of a step of the present plan. */
+  async judge(plan: Plan, brief: StepBrief, shelf: Shelf): Promise<Verdict | null> {
+    const on = context;
+    return on && (await shop()).shelfJudged(planned ?? on, plan, brief, shelf);
+  },
+
+  /** Any kitchen planned beside the present one; null when stopped. */
+  beside: async (file: KitchenFile) => newest.run((await argue()).planBeside(file, models)),
+
+  /** Every school on this kitchen, told one by one; false when stopped. */
+  async schools(file: KitchenFile, tell: (school: SchoolView) => void): Promise<boolean> {
+    const mine = newest.ask();
+    await newest.run((await argue()).schoolsOf(file, contextFor(file)), tell);
+    return newest.isStanding(mine);
+  },
+
+  /** The sets on sale against singles. */
+  sets: async (file: KitchenFile) => (await argue()).setVerdicts(contextFor(file)),
+
+  /** Coverage against money, told as it grows; it ends early when a newer question comes. */
+  async money(tell: (view: MoneyView) => void): Promise<void> {
+    if (context) await newest.run((await argue()).moneyView(context), tell);
+  },
+
+  /** The best kit of every size, told as it is proven; it ends early when a newer question comes. */
+  async sizes(tell: (view: SizeView[]) => void): Promise<void> {
+    if (context) await newest.run((await argue()).sizesView(context), tell);
+  },
+
+  /** A score taken apart: a catalogue model or an owned knife (by index) at one task. */
+  explain(target: Target, taskId: string): Explanation | null {
+    const task = context && allTasks(context).find((each) => each.task.id === taskId);
+    const blade = bladeOf(target);
+    return context && task && blade ? explain(blade, task, context.cooks, edgeHere(blade, context)) : null;
+  },
+
+  /** Every blade at every task of the trade. */
+  async match(file: KitchenFile) {
+    newest.ask();
+    return (await stock()).matchOf(contextFor(file));
+  },
+  /** Middling blades of some types at some lengths, for drawing. */
+  typical: async (wanted: { type: string; lengthMm?: number }[]) => (await stock()).typicalBlades(wanted),
+  /** What the cooking comes to in cutting. */
+  cutting: async (file: KitchenFile) => (await stock()).cuttingOf(contextFor(file)),
+  /** The shipped dishes by name, and the tasks with their units. */
+  dishes: async () => (await stock()).knownDishes(),
+  tasks: async () => (await stock()).knownTasks(),
+  /** The drawer, knife by knife. */
+  drawer: async (file: KitchenFile) => (await stock()).drawerOf(contextFor(file)),
+  /** Foods on which some knives are best tried against each other, and what the plan would be without what was measured. */
+  async foods(file: KitchenFile, cook: number, knives: TriedKnife[], tried: [string, number][]): Promise<FoodToTry[]> {
+    const { foodsFor } = await import('./trying');
+    return foodsFor(contextFor(file), cook, knives, tried);
+  },
+  /** A photo of a knife beside a bank card, made from its geometry. */
+  async example(blade: BladeModel, which: number): Promise<ExamplePhoto> {
+    const photo = (await import('./trying')).exampleOf(blade, which);
+    return transfer(photo, [photo.data.buffer]);
+  },
+  /** A blade seen at one task; null where it must not be used for it. */
+  async cut(target: Target, taskId: string): Promise<SeenCut | null> {
+    const { cutOf } = await import('./trying');
+    const blade = bladeOf(target);
+    return context && blade ? cutOf(context, blade, taskId) : null;
+  },
+  /** The catalogue by a cook's wishes. */
+  wished: async (file: KitchenFile) => (await stock()).wishedIn(contextFor(file), file.wishes ?? []),
+  /** A task's best blades. */
+  async rank(taskId: string) {
+    const { rankedAt } = await stock();
+    return context ? rankedAt(context, taskId) : [];
+  },
+  /** What a blade is made for and must never do here. */
+  async character(target: Target) {
+    const { characterIn } = await stock();
+    const blade = bladeOf(target);
+    return context && blade ? characterIn(context, blade) : null;
+  },
+};
+export type KitchenWorker = typeof kitchenWorker;
