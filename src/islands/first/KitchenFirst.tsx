@@ -44,7 +44,7 @@ export function KitchenFirst({
           here={here}
           name={<span className={`${frame.name} ${css.name}`}>{kitchen.name ?? 'My kitchen'}</span>}
         />
-        <main id="main" className={css.page}>
+        <main id="main" className={css.page} data-plan={here === 'plan' || undefined}>
           <h1>{title}</h1>
           <p className="faded" role="status">
             {children}
