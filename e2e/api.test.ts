@@ -113,7 +113,7 @@ test('copies, new names and second thoughts stay within the workspace', async ()
 test('snapshots and scenarios are kept beside their kitchen, for its workspace alone', async () => {
   const [mine, theirs] = [await newCookie(), await newCookie()];
   const { id, kitchen } = await made(mine);
-  const at = `/api/kitchens/${id}/kept`;
+  const at = `/api/kitchens/${id}/snapshots`;
   const body = { kind: 'scenario', name: 'No meat', kitchen: { ...kitchen, avoids: ['meat'] } };
   expect((await send(at, 'POST', body, theirs)).status).toBe(404);
   expect((await send(at, 'POST', { ...body, kind: 'dream' }, mine)).status).toBe(422);
@@ -121,8 +121,8 @@ test('snapshots and scenarios are kept beside their kitchen, for its workspace a
   expect((await send(at, 'POST', body, mine)).status).toBe(201);
   const read = async (cookie: string) => fetch(`${address}${at}`, { headers: { cookie } });
   const kept = z
-    .object({ kept: z.array(z.object({ id: z.string(), name: z.string(), kitchen: kitchenFileSchema })) })
-    .parse(await (await read(mine)).json()).kept;
+    .object({ snapshots: z.array(z.object({ id: z.string(), name: z.string(), kitchen: kitchenFileSchema })) })
+    .parse(await (await read(mine)).json()).snapshots;
   expect(kept.map((k) => [k.name, k.kitchen.avoids])).toEqual([['No meat', ['meat']]]);
   expect((await read(theirs)).status).toBe(404);
   const one = `${at}/${kept[0]?.id ?? ''}`;

@@ -72,7 +72,7 @@ test('text that cannot be stored is refused wherever it stands, and so are versi
       [`/api/kitchens/${id}`, 'PUT', { version: 1, kitchen: { ...head, name: bad } }],
       [`/api/kitchens/${id}`, 'PUT', { version: 1, kitchen: { ...head, [bad]: 1 } }],
       [`/api/kitchens/${id}`, 'PATCH', { name: bad }],
-      [`/api/kitchens/${id}/kept`, 'POST', { kind: 'snapshot', name: bad, kitchen: head }],
+      [`/api/kitchens/${id}/snapshots`, 'POST', { kind: 'snapshot', name: bad, kitchen: head }],
       ['/api/catalogue', 'POST', { models: [{ ...model, id: 'mine', name: bad }], duplicates: 'skip' }],
       ['/api/workspace/open', 'POST', { code: bad }],
     ] as const)

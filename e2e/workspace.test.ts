@@ -19,7 +19,7 @@ test('everything goes out as one file and comes in beside what stands there', as
   const kitchen = { format: 'scabbard.kitchen', version: 1, name: 'Lock 9', owned: [{ model: 'own-one' }] };
   expect((await send(`/api/kitchens/${id}`, 'PUT', { version: 1, kitchen }, cookie)).status).toBe(200);
   const kept = { kind: 'scenario', name: 'No meat', kitchen: { ...kitchen, avoids: ['meat'] } };
-  expect((await send(`/api/kitchens/${id}/kept`, 'POST', kept, cookie)).status).toBe(201);
+  expect((await send(`/api/kitchens/${id}/snapshots`, 'POST', kept, cookie)).status).toBe(201);
   const out = await look('/api/workspace', cookie);
   expect(out.headers.get('content-disposition')).toContain('.scabbard-workspace.json');
   const text = await out.text();

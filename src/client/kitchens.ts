@@ -19,8 +19,7 @@ export const createKitchen = (
 export const fetchKitchen = (id: string) => ask(read, `/api/kitchens/${id}`);
 
 /** Renames a kitchen. */
-export const renameKitchen = (id: string, name: string) =>
-  ask(versionIn, `/api/kitchens/${id}`, 'PATCH', { name });
+export const renameKitchen = (id: string, name: string) => ask(versionIn, `/api/kitchens/${id}`, 'PATCH', { name });
 
 /** Puts a kitchen away; {@link restoreKitchen} has it back. */
 export const deleteKitchen = (id: string) => ask(() => undefined, `/api/kitchens/${id}`, 'DELETE');

@@ -56,7 +56,7 @@ export const kitchen = pgTable(
 );
 
 /** A kitchen as it was or might be, kept beside it: a dated snapshot or a named scenario. */
-export const kept = pgTable(
+export const snapshot = pgTable(
   'kept',
   {
     id: uuid('id').primaryKey().defaultRandom(),

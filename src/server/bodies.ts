@@ -118,7 +118,7 @@ export const BODIES = {
     (body) => (body.from === 'file' ? theKitchen(body) : {}),
   ),
   save: reader(z.strictObject({ version, kitchen: kitchenFileSchema }), kitchenRoom, theKitchen),
-  keep: reader(
+  snapshot: reader(
     z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, kitchen: kitchenFileSchema }),
     kitchenRoom,
     theKitchen,

@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { WorkspaceFile } from '../core/formats/workspaceFile';
-import { kept, kitchen } from '../db/schema';
+import { kitchen, snapshot } from '../db/schema';
 import { addModels, readOwnModels, type TakenOver } from './catalogue';
 import { database } from './database';
 import { addCorrections, listCorrections } from './corrections';
@@ -28,10 +28,15 @@ async function kitchenText(workspaceId: string, id: string): Promise<string> {
     .from(kitchen)
     .where(and(eq(kitchen.workspaceId, workspaceId), eq(kitchen.id, id)));
   const beside = await database()
-    .select({ kind: kept.kind, name: kept.name, at: kept.createdAt, text: sql<string>`${kept.document}::text` })
-    .from(kept)
-    .where(and(eq(kept.workspaceId, workspaceId), eq(kept.kitchenId, id)))
-    .orderBy(asc(kept.createdAt));
+    .select({
+      kind: snapshot.kind,
+      name: snapshot.name,
+      at: snapshot.createdAt,
+      text: sql<string>`${snapshot.document}::text`,
+    })
+    .from(snapshot)
+    .where(and(eq(snapshot.workspaceId, workspaceId), eq(snapshot.kitchenId, id)))
+    .orderBy(asc(snapshot.createdAt));
   const written = beside.map(
     ({ kind, name, at, text }) =>
       `{"kind":"${kind}","name":${JSON.stringify(name)},"at":"${at.toISOString()}","kitchen":${text}}`,
@@ -66,7 +71,7 @@ export async function takeOver(
         document: file,
         ...(at ? { createdAt: new Date(at) } : {}),
       }));
-      if (rows.length > 0) await tx.insert(kept).values(rows);
+      if (rows.length > 0) await tx.insert(snapshot).values(rows);
     }
     await checkCount(tx, workspaceId);
     if (corrections.length > 0) await addCorrections(tx, workspaceId, corrections);

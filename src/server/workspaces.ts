@@ -3,7 +3,7 @@ import { and, eq, exists, lt, not, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/connect';
 import {
   edgeCalendar,
-  kept,
+  snapshot,
   kitchen,
   recipeCorrection,
   shownPlan,
@@ -77,10 +77,11 @@ export async function inWorkspace<T>(workspaceId: string, work: (tx: Transaction
 }
 
 async function bytesOf(tx: Transaction, workspaceId: string): Promise<number> {
-  const sum = (table: typeof kitchen | typeof kept | typeof workspaceModel | typeof shownPlan | typeof edgeCalendar) =>
-    sql`(select coalesce(sum(${table.bytes}), 0) from ${table} where ${table.workspaceId} = ${workspaceId})`;
+  const sum = (
+    table: typeof kitchen | typeof snapshot | typeof workspaceModel | typeof shownPlan | typeof edgeCalendar,
+  ) => sql`(select coalesce(sum(${table.bytes}), 0) from ${table} where ${table.workspaceId} = ${workspaceId})`;
   const { rows } = await tx.execute<{ bytes: string }>(
-    sql`select ${sum(kitchen)} + ${sum(kept)} + ${sum(workspaceModel)} + ${sum(shownPlan)} + ${sum(edgeCalendar)} as bytes`,
+    sql`select ${sum(kitchen)} + ${sum(snapshot)} + ${sum(workspaceModel)} + ${sum(shownPlan)} + ${sum(edgeCalendar)} as bytes`,
   );
   return Number(rows[0]?.bytes ?? 0);
 }

@@ -1,6 +1,6 @@
 import { Refused } from '../client/http';
 import { fetchVersion, saveKitchen } from '../client/saving';
-import type { Kept, NewlyKept } from '../client/kept';
+import type { NewSnapshot, Snapshot } from '../client/snapshots';
 import type { StoredKitchen } from '../client/kitchens';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import type { takeUp } from './takeUp';
@@ -37,9 +37,9 @@ export const session = {
   version: (id: string): Promise<number> => fetchVersion(id),
 
   /** Snapshots and scenarios kept beside a kitchen. */
-  keep: async (id: string, as: NewlyKept): Promise<void> => (await reading()).keepBeside(id, as),
-  listKept: async (id: string): Promise<Kept[]> => (await reading()).listKept(id),
-  dropKept: async (id: string, kept: string): Promise<void> => (await reading()).dropKept(id, kept),
+  addSnapshot: async (id: string, as: NewSnapshot): Promise<void> => (await reading()).addSnapshot(id, as),
+  listSnapshots: async (id: string): Promise<Snapshot[]> => (await reading()).listSnapshots(id),
+  deleteSnapshot: async (id: string, snapshot: string): Promise<void> => (await reading()).deleteSnapshot(id, snapshot),
 
   takeUp: async (...left: Parameters<typeof takeUp>) => (await reading()).takeUp(...left),
 };

@@ -82,7 +82,7 @@ export function oddRequest(user, random) {
     ['PUT', api, { version: 1, kitchen: KITCHEN }],
     ['POST', '/api/kitchens', { from: 'file', kitchen: KITCHEN }],
     ['POST', '/api/kitchens', { from: 'sample', sample: 'millrace-flat' }],
-    ['POST', `${api}/kept`, { kind: 'scenario', name: 'x', kitchen: KITCHEN }],
+    ['POST', `${api}/snapshots`, { kind: 'scenario', name: 'x', kitchen: KITCHEN }],
     ['PATCH', api, { name: 'x' }],
     ['POST', '/api/catalogue', MODEL],
     [
@@ -91,7 +91,7 @@ export function oddRequest(user, random) {
       { format: 'scabbard.workspace', version: 1, models: [], kitchens: [{ kitchen: KITCHEN, kept: [] }] },
     ],
     ['POST', '/api/workspace/open', { code: 'ABCDE-ABCDE' }],
-    ['DELETE', `${api}/kept/${random()}`, {}],
+    ['DELETE', `${api}/snapshots/${random()}`, {}],
     ['DELETE', `/api/catalogue/${encodeURIComponent(String(random()))}%00`, {}],
     ['OPTIONS', api, {}],
   ];

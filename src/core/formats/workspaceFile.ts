@@ -6,7 +6,7 @@ import { kitchenFileSchema } from './kitchenFile';
 
 /** Most kitchens a workspace holds, and most snapshots and scenarios beside one of them. */
 export const MAX_KITCHENS = 200;
-export const MAX_KEPT = 60;
+export const MAX_SNAPSHOTS = 60;
 /** Most corrections of recipe lines a workspace remembers, and the longest words of one, characters. */
 export const MAX_CORRECTIONS = 2000;
 export const MAX_WORDS = 200;
@@ -29,7 +29,7 @@ export const workspaceFileSchema = z.strictObject({
         changedAt: when,
         kept: z
           .array(z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, at: when, kitchen: kitchenFileSchema }))
-          .max(MAX_KEPT),
+          .max(MAX_SNAPSHOTS),
       }),
     )
     .max(MAX_KITCHENS),

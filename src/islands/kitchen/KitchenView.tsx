@@ -155,7 +155,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
       ready={answer.final}
       update={update}
       onCatalogue={reload}
-      onDone={(name) => void worker.keep(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
+      onDone={(name) => void worker.addSnapshot(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
       onClose={close}
     />
   );

@@ -2,7 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useCallback, useEffect, useState } from 'react';
-import type { Kept } from '../../client/kept';
+import type { Snapshot } from '../../client/snapshots';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
@@ -56,18 +56,18 @@ function usePlan(
   return { argued, busy };
 }
 
-function useKept(id: string, worker: Remote<KitchenWorker>) {
-  const [kept, setKept] = useState<Kept[]>([]);
+function useSnapshots(id: string, worker: Remote<KitchenWorker>) {
+  const [snapshots, setSnapshots] = useState<Snapshot[]>([]);
   const [trouble, setTrouble] = useState<string | null>(null);
   const told = useCallback((error: unknown) => setTrouble(error instanceof Error ? error.message : String(error)), []);
-  const read = useCallback(() => worker.listKept(id).then(setKept, told), [id, told, worker]);
+  const read = useCallback(() => worker.listSnapshots(id).then(setSnapshots, told), [id, told, worker]);
   useEffect(() => void read(), [read]);
   return {
-    kept,
+    snapshots,
     trouble,
-    keep: (kind: Kept['kind'], name: string, kitchen: KitchenFile) =>
-      worker.keep(id, { kind, name, kitchen }).then(read, told),
-    drop: (which: string) => worker.dropKept(id, which).then(read, told),
+    add: (kind: Snapshot['kind'], name: string, kitchen: KitchenFile) =>
+      worker.addSnapshot(id, { kind, name, kitchen }).then(read, told),
+    drop: (which: string) => worker.deleteSnapshot(id, which).then(read, told),
   };
 }
 
@@ -76,7 +76,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const { catalogue, trouble } = useCatalogue(worker);
   const [scratch, setScratch] = useState<KitchenFile | null>(null);
   const [name, setName] = useState('');
-  const store = useKept(id, worker);
+  const store = useSnapshots(id, worker);
   const other = scratch ?? kitchen;
   const { argued: now, busy: planning } = usePlan(kitchen, worker, catalogue !== null);
   const { argued: would, busy: planningOther } = usePlan(scratch, worker, catalogue !== null);
@@ -145,7 +145,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
               className={css.naming}
               onSubmit={(e) => {
                 e.preventDefault();
-                void store.keep(scratch ? 'scenario' : 'snapshot', name.trim() || 'Unnamed', other);
+                void store.add(scratch ? 'scenario' : 'snapshot', name.trim() || 'Unnamed', other);
                 setName('');
               }}
             >
@@ -167,11 +167,11 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
         {store.trouble && <p role="alert">{store.trouble}</p>}
         <section aria-labelledby="kept">
           <h2 id="kept">Kept scenarios and snapshots</h2>
-          {store.kept.length === 0 ? (
+          {store.snapshots.length === 0 ? (
             <p className="faded">None yet. Buying, sharpening or giving away keeps a snapshot by itself.</p>
           ) : (
             <ul className={css.kept}>
-              {store.kept.map((each) => (
+              {store.snapshots.map((each) => (
                 <li key={each.id}>
                   <span>
                     <b>{each.name}</b>{' '}

@@ -1,9 +1,9 @@
 import type { APIContext } from 'astro';
 import { answering, notFound } from '../../../../../server/http';
-import { dropKept } from '../../../../../server/kept';
+import { deleteSnapshot } from '../../../../../server/snapshots';
 
 export const DELETE = answering(async ({ params, locals }: APIContext) =>
-  (await dropKept(locals.workspaceId, params.id ?? '', params.kept ?? ''))
+  (await deleteSnapshot(locals.workspaceId, params.id ?? '', params.snapshot ?? ''))
     ? new Response(null, { status: 204 })
     : notFound(),
 );
