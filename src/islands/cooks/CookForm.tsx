@@ -1,33 +1,34 @@
-import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { Button, Chip, Switch, TextInput } from '@mantine/core';
+import { Button, Chip, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { Choice, Field, LengthFigure } from '../shared/Field';
+import { Question } from '../questions/Question';
+import { cookChanged } from '../questions/questions';
+import { Field } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
-import { HAND_SIZES, handOf, handSizeOf, PRACTICE } from '../shared/choices';
 import { Picks } from '../shared/Picks';
+import type { QuestionProps } from '../shared/useKitchen';
 import { HandMeasure } from './HandMeasure';
 import { MotionPicker } from './MotionPicker';
 import css from './CooksView.module.css';
-import { useLengths } from '../shared/units';
 
-interface Props {
-  cook: CookFile;
+interface Props extends QuestionProps {
+  /** Which cook. */
+  at: number;
   name: string;
   motionBlades: BladeModel[];
   /** Names of the knives in the drawer, in their order. */
   owned: readonly string[];
-  onChange: (change: Partial<CookFile>) => void;
   onRemove: (() => void) | null;
 }
+type OnChange = (change: Partial<CookFile>) => void;
 
 /** One cook: hand, practice, strength, grip, motions and tastes. */
-export function CookForm({ cook, name, motionBlades, owned, onChange, onRemove }: Props) {
-  const { length: inUnits } = useLengths();
-  const length = cook.handLengthMm ?? DEFAULTS.handLengthMm;
-  const breadth = cook.palmBreadthMm ?? Math.round(length * DEFAULTS.palmPerHand);
-  const gripBlade = motionBlades.find((b) => b.type === 'gyuto');
+export function CookForm({ kitchen, update, at, name, motionBlades, owned, onRemove }: Props) {
+  const cook = kitchen.cooks?.[at] ?? {};
+  const onChange: OnChange = (change) => update((file) => cookChanged(file, at, change));
+  const asked = { kitchen, update, cook: at };
+  const hand = handOf(cook);
   return (
     <div className={css.form}>
       <div className={css.pair}>
@@ -41,85 +42,19 @@ export function CookForm({ cook, name, motionBlades, owned, onChange, onRemove }
             onChange({ name: typed.trim() ? typed : undefined });
           }}
         />
-        <Choice
-          label="Cuts with the"
-          value={cook.handed ?? 'right'}
-          options={[
-            { value: 'right', label: 'Right hand' },
-            { value: 'left', label: 'Left hand' },
-          ]}
-          onChange={(handed) => onChange({ handed })}
-        />
+        <Question of="handed" {...asked} />
       </div>
-      <Choice
-        label="Hand"
-        value={handSizeOf(length)}
-        options={HAND_SIZES.map(({ value, name: label, mm }) => ({ value, label: `${label}, ${inUnits(mm)}` }))}
-        onChange={(chosen) => onChange(handOf(chosen))}
-      />
-      <HandMeasure who={name} lengthMm={length} breadthMm={breadth} onMeasured={onChange} />
-      <Picks
-        label="Practice"
-        value={cook.experience ?? 'home'}
-        options={PRACTICE}
-        onChange={(experience) => onChange({ experience })}
-      />
-      <Picks
-        label="Strength and stamina"
-        value={cook.strength ?? 'average'}
-        options={[
-          { value: 'light', name: 'Light', about: 'heavy knives tire soon; rest when a hand aches' },
-          { value: 'average', name: 'Average' },
-          { value: 'strong', name: 'Strong', about: 'weight is no burden' },
-        ]}
-        onChange={(strength) => onChange({ strength })}
-      />
-      <Picks
-        label="Grip"
-        value={cook.grip ?? 'unsure'}
-        options={[
-          ...GRIPS.map((grip) => ({
-            value: grip.id,
-            name: grip.name,
-            drawing: gripBlade && (
-              <GripDrawing grip={grip} blade={gripBlade} hand={{ lengthMm: length, breadthMm: breadth }} />
-            ),
-          })),
-          { value: 'unsure' as const, name: 'Unsure' },
-        ]}
-        onChange={(grip) => onChange({ grip })}
-      />
+      <Question of="handSize" {...asked} />
+      <HandMeasure who={name} {...hand} onMeasured={onChange} />
+      <Question of="experience" {...asked} />
+      <Question of="strength" {...asked} />
+      <Grip cook={cook} blade={motionBlades.find((b) => b.type === 'gyuto')} onChange={onChange} />
       <MotionPicker motions={cook.motions ?? {}} blades={motionBlades} onChange={(motions) => onChange({ motions })} />
       <div className={css.pair}>
-        <Choice
-          label="Weight wanted"
-          value={cook.wantsWeight ?? 'any'}
-          options={[
-            { value: 'light', label: 'Light' },
-            { value: 'neutral', label: 'Middle' },
-            { value: 'heavy', label: 'Heavy' },
-            { value: 'any', label: 'Any' },
-          ]}
-          onChange={(wantsWeight) => onChange({ wantsWeight })}
-        />
-        <Choice
-          label="Balance wanted"
-          value={cook.wantsBalance ?? 'any'}
-          options={[
-            { value: 'forward', label: 'Forward' },
-            { value: 'neutral', label: 'Neutral' },
-            { value: 'handle', label: 'Handle' },
-            { value: 'any', label: 'Any' },
-          ]}
-          onChange={(wantsBalance) => onChange({ wantsBalance })}
-        />
+        <Question of="wantsWeight" {...asked} />
+        <Question of="wantsBalance" {...asked} />
         <div className={css.wish}>
-          <LengthFigure
-            label="Length wanted"
-            bounds={BOUNDS.wantsLengthMm}
-            value={cook.wantsLengthMm ?? null}
-            onChange={(wantsLengthMm) => onChange({ wantsLengthMm })}
-          />
+          <Question of="wantsLengthMm" {...asked} />
           {cook.wantsLengthMm != null && (
             <Button variant="default" onClick={() => onChange({ wantsLengthMm: null })}>
               Work it out
@@ -127,11 +62,7 @@ export function CookForm({ cook, name, motionBlades, owned, onChange, onRemove }
           )}
         </div>
       </div>
-      <Switch
-        label="Uneasy with long blades"
-        checked={cook.nervous ?? false}
-        onChange={(e) => onChange({ nervous: e.currentTarget.checked })}
-      />
+      <Question of="nervous" {...asked} />
       {owned.length > 0 && <MayUse cook={cook} owned={owned} onChange={onChange} />}
       {onRemove && (
         <Button variant="default" className={css.remove ?? ''} onClick={onRemove}>
@@ -142,8 +73,40 @@ export function CookForm({ cook, name, motionBlades, owned, onChange, onRemove }
   );
 }
 
+/** A hand as it is drawn and measured: the palm follows its length until it is measured too. */
+function handOf({ handLengthMm: lengthMm = DEFAULTS.handLengthMm, palmBreadthMm }: CookFile) {
+  return { lengthMm, breadthMm: palmBreadthMm ?? Math.round(lengthMm * DEFAULTS.palmPerHand) };
+}
+
+/** How the knife is held, drawn with the cook's own hand. */
+function Grip({ cook, blade, onChange }: { cook: CookFile; blade: BladeModel | undefined; onChange: OnChange }) {
+  return (
+    <Picks
+      label="Grip"
+      value={cook.grip ?? 'unsure'}
+      options={[
+        ...GRIPS.map((grip) => ({
+          value: grip.id,
+          name: grip.name,
+          drawing: blade && <GripDrawing grip={grip} blade={blade} hand={handOf(cook)} />,
+        })),
+        { value: 'unsure' as const, name: 'Unsure' },
+      ]}
+      onChange={(grip) => onChange({ grip })}
+    />
+  );
+}
+
 /** Which of the drawer's knives this cook may use: what is barred does nothing for them. */
-function MayUse({ cook: { mayUse }, owned, onChange }: Pick<Props, 'cook' | 'owned' | 'onChange'>) {
+function MayUse({
+  cook: { mayUse },
+  owned,
+  onChange,
+}: {
+  cook: CookFile;
+  owned: readonly string[];
+  onChange: OnChange;
+}) {
   const all = owned.map((_, i) => i);
   return (
     <Field

@@ -45,8 +45,6 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
   const cooks = kitchen.cooks ?? [{}];
   const shown = Math.min(at, cooks.length - 1);
   const cook = cooks[shown] ?? {};
-  const setCooks = (change: (cooks: CookFile[]) => CookFile[]) =>
-    update((k) => ({ ...k, cooks: change(k.cooks ?? [{}]) }));
 
   return (
     <div className={css.page}>
@@ -60,7 +58,7 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
               size="sm"
               disabled={cooks.length >= MOST_COOKS}
               onClick={() => {
-                setCooks((now) => [...now, {}]);
+                update((k) => ({ ...k, cooks: [...(k.cooks ?? [{}]), {}] }));
                 setAt(cooks.length);
               }}
             >
@@ -85,13 +83,11 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
           )}
           <CookForm
             key={shown}
-            cook={cook}
+            {...{ kitchen, update }}
+            at={shown}
             name={cookName(cook, shown)}
             motionBlades={motionBlades}
             owned={(answer?.owned ?? []).map(knifeName)}
-            onChange={(change) =>
-              setCooks((now) => now.map((each, i) => (i === shown ? { ...each, ...change } : each)))
-            }
             onRemove={cooks.length > 1 ? () => update((file) => cookLeft(file, shown)) : null}
           />
         </section>
@@ -126,7 +122,7 @@ function Wanted({
   band: { fromMm: number; toMm: number; why: string[] } | null;
   cook: CookFile;
 }) {
-  const { told } = useLengths();
+  const { told, range } = useLengths();
   const [pair, setPair] = useState<BladeModel[]>([]);
   const [from, to] = [band?.fromMm ?? 0, band?.toMm ?? 0];
   useEffect(() => {
@@ -138,11 +134,7 @@ function Wanted({
   return (
     <section className={css.wanted} aria-labelledby="wanted">
       <h2 id="wanted">
-        A general knife of{' '}
-        <span className="figure">
-          {from}–{to}
-        </span>{' '}
-        mm
+        A general knife of <span className="figure">{range(from, to)}</span>
       </h2>
       {band && short && long && (
         <LengthDrawing

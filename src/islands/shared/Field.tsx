@@ -1,7 +1,8 @@
-import { SegmentedControl, TextInput } from '@mantine/core';
+import { NumberInput, SegmentedControl } from '@mantine/core';
 import { useId, useState, type ReactNode } from 'react';
 import css from './Questions.module.css';
 import { useLengths } from './units';
+import { DECIMAL } from './words';
 
 /** A question with its answer below it. */
 export function Field({ label, hint, children }: { label: string; hint?: string | undefined; children: ReactNode }) {
@@ -67,25 +68,27 @@ export function Figure({
   unsaid?: { holds: string; onEmptied: () => void };
   onChange: (value: number) => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const [typed, setTyped] = useState<string | number | null>(null);
   return (
-    <TextInput
-      type="number"
-      inputMode="decimal"
+    <NumberInput
       label={label}
       min={min}
       max={max}
       step={step}
+      // what is out of bounds is put back, not bent into them
+      clampBehavior="none"
+      hideControls
+      decimalSeparator={DECIMAL}
+      allowDecimal={step % 1 !== 0}
+      allowNegative={min < 0}
       disabled={disabled}
-      placeholder={unsaid?.holds}
-      value={typed ?? (value === null ? '' : String(value))}
+      {...(unsaid ? { placeholder: unsaid.holds } : {})}
+      value={typed ?? value ?? ''}
       onBlur={() => setTyped(null)}
-      onChange={(e) => {
-        setTyped(e.currentTarget.value);
-        if (e.currentTarget.value === '' && e.currentTarget.validity.valid) unsaid?.onEmptied();
-        const number = e.currentTarget.valueAsNumber;
-        const whole = step % 1 !== 0 || Number.isInteger(number);
-        if (number >= min && number <= max && whole) onChange(number);
+      onChange={(number) => {
+        setTyped(number);
+        if (number === '') unsaid?.onEmptied();
+        if (typeof number === 'number' && number >= min && number <= max) onChange(number);
       }}
     />
   );

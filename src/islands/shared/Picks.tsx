@@ -12,7 +12,7 @@ export function Picks<T extends string>({
   label: string;
   hint?: string | undefined;
   value: T;
-  options: { value: T; name: string; about?: string; drawing?: ReactNode }[];
+  options: readonly { value: T; name: string; about?: string; drawing?: ReactNode }[];
   onChange: (value: T) => void;
 }) {
   const id = useId();

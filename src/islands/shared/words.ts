@@ -15,6 +15,10 @@ const shares = new Intl.NumberFormat(LANGUAGE, { style: 'percent', maximumFracti
 const days = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium' });
 const moments = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium', timeStyle: 'short' });
 
+/** What parts whole numbers from decimals where this browser is at home. */
+export const DECIMAL =
+  new Intl.NumberFormat(LANGUAGE).formatToParts(0.5).find(({ type }) => type === 'decimal')?.value ?? '.';
+
 /** A share as a whole percentage. */
 export const percent = (share: number) => shares.format(Math.round(share * 100) / 100);
 /** A day, and a moment, as this browser writes them. */

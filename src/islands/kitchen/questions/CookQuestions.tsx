@@ -1,13 +1,11 @@
-import { BOUNDS } from '../../../core/formats/kitchenBounds';
-import { Chip, NativeSelect, Switch } from '@mantine/core';
-import type { CookFile } from '../../../core/formats/kitchenFile';
-import { BOARD_MATERIALS } from '../../../core/formats/kitchenWords';
+import { Chip } from '@mantine/core';
 import type { Plan } from '../../../core/formats/planFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Field, LengthFigure } from '../../shared/Field';
-import { asOptions, BOARD_SIZES, HAND_SIZES, handOf, handSizeOf, PRACTICE, SHARPENED_BY } from '../../shared/choices';
-import type { QuestionProps } from '../../shared/useKitchen';
+import { Question } from '../../questions/Question';
+import { cookChanged } from '../../questions/questions';
+import { Field } from '../../shared/Field';
 import css from '../../shared/Questions.module.css';
+import type { QuestionProps } from '../../shared/useKitchen';
 import { useLengths } from '../../shared/units';
 
 const MOTIONS = [
@@ -16,148 +14,76 @@ const MOTIONS = [
   { id: 'pull', label: 'Pull' },
   { id: 'chop', label: 'Chop' },
 ] as const;
-/** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
-export default function CookQuestions({
-  kitchen,
-  update,
-  length,
-}: QuestionProps & { length: Plan['lengthWanted'] | null }) {
-  const { range, told } = useLengths();
-  const cook: CookFile = kitchen.cooks?.[0] ?? {};
-  const setCook = (change: CookFile) =>
-    update((k) => {
-      const [first = {}, ...others] = k.cooks ?? [];
-      return { ...k, cooks: [{ ...first, ...change }, ...others] };
-    });
-  const board = { ...DEFAULTS.board, ...kitchen.board };
-  const habits = { ...DEFAULTS.habits, ...kitchen.habits };
-  const setHabit = (change: NonNullable<typeof kitchen.habits>) =>
-    update((k) => ({ ...k, habits: { ...k.habits, ...change } }));
-  const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
-  const motions = MOTIONS.filter(({ id }) => (cook.motions?.[id] ?? 0) > 0).map(({ id }) => id as string);
-  const boardSize = `${board.lengthMm}x${board.widthMm}`;
-  const boards = [
-    ...asOptions(BOARD_SIZES),
-    ...(BOARD_SIZES.some((b) => b.value === boardSize) ? [] : [{ value: boardSize, label: 'Yours' }]),
-  ];
-  const others = (kitchen.cooks?.length ?? 1) - 1;
 
+/** The first cook's hand and habits, and the board. Further cooks of a file are kept and counted. */
+export default function CookQuestions({ length, ...answers }: QuestionProps & { length: Plan['lengthWanted'] | null }) {
+  const { range, told } = useLengths();
+  const asked = { ...answers, compact: true };
+  const { lengthMm, widthMm, material } = { ...DEFAULTS.board, ...asked.kitchen.board };
   return (
     <>
-      <Choice
+      <Question
+        of="handSize"
+        {...asked}
         label="Your hand"
         hint={length ? `A general knife of ${range(length.fromMm, length.toMm)} would suit you.` : undefined}
-        value={handSizeOf(hand)}
-        options={HAND_SIZES.map(({ value, name }) => ({ value, label: name }))}
-        onChange={(size) => setCook(handOf(size))}
       />
       <div className={css.pair}>
-        <LengthFigure
-          label="Wrist to fingertip"
-          bounds={BOUNDS.handLengthMm}
-          value={hand}
-          onChange={(handLengthMm) => setCook({ handLengthMm })}
-        />
-        <Choice
-          label="You cut with your"
-          value={cook.handed ?? 'right'}
-          options={[
-            { value: 'right', label: 'Right' },
-            { value: 'left', label: 'Left' },
-          ]}
-          onChange={(handed) => setCook({ handed })}
-        />
+        <Question of="handLengthMm" {...asked} />
+        <Question of="handed" {...asked} label="You cut with your" />
       </div>
-      <NativeSelect
-        label="Practice"
-        value={cook.experience ?? 'home'}
-        data={asOptions(PRACTICE)}
-        onChange={(e) => {
-          const chosen = PRACTICE.find(({ value }) => value === e.currentTarget.value);
-          if (chosen) setCook({ experience: chosen.value });
-        }}
+      <Question of="experience" {...asked} />
+      <Motions {...answers} />
+      <Question of="boardSize" {...asked} label={told(`Board, ${lengthMm} × ${widthMm} mm`)} />
+      <Question
+        of="material"
+        {...asked}
+        hint={material === 'glass' || material === 'stone' ? 'This ruins every edge within days.' : undefined}
       />
-      <Field
-        label="How you cut"
-        hint={motions.length === 0 ? 'None chosen: unsure, so no shape is favoured.' : undefined}
-      >
-        <div className={css.chips}>
-          {MOTIONS.map(({ id, label }) => (
-            <Chip
-              key={id}
-              size="sm"
-              checked={motions.includes(id)}
-              onChange={(on) => setCook({ motions: { ...cook.motions, [id]: on ? 1 : 0 } })}
-            >
-              {label}
-            </Chip>
-          ))}
-        </div>
-      </Field>
-      <Choice
-        label={told(`Board, ${board.lengthMm} × ${board.widthMm} mm`)}
-        value={boardSize}
-        options={boards}
-        onChange={(size) => {
-          const [lengthMm, widthMm] = size.split('x').map(Number);
-          if (lengthMm && widthMm) update((k) => ({ ...k, board: { ...k.board, lengthMm, widthMm } }));
-        }}
-      />
-      <NativeSelect
-        label="Board material"
-        description={
-          board.material === 'glass' || board.material === 'stone' ? 'This ruins every edge within days.' : undefined
-        }
-        value={board.material}
-        data={BOARD_MATERIALS.map((value) => ({ value, label: value.charAt(0).toUpperCase() + value.slice(1) }))}
-        onChange={(e) => {
-          const material = BOARD_MATERIALS.find((m) => m === e.currentTarget.value);
-          if (material) update((k) => ({ ...k, board: { ...k.board, material } }));
-        }}
-      />
-      <Choice
-        label="Knives are wiped"
-        value={habits.upkeep}
-        options={[
-          { value: 'leaves-wet', label: 'Left wet' },
-          { value: 'wipes-after', label: 'After' },
-          { value: 'wipes-during', label: 'During' },
-        ]}
-        onChange={(upkeep) => setHabit({ upkeep })}
-      />
-      <NativeSelect
-        label="Who sharpens"
-        value={habits.sharpening}
-        data={asOptions(SHARPENED_BY)}
-        onChange={(e) => {
-          const chosen = SHARPENED_BY.find(({ value }) => value === e.currentTarget.value);
-          if (chosen) setHabit({ sharpening: chosen.value });
-        }}
-      />
+      <Question of="upkeep" {...asked} />
+      <Question of="sharpening" {...asked} />
       <div className={css.switches}>
-        <Switch
-          label="They go in the dishwasher"
-          checked={habits.dishwasher}
-          onChange={(e) => setHabit({ dishwasher: e.currentTarget.checked })}
-        />
-        <Switch
-          label="Shared, borrowed or dropped"
-          checked={habits.roughUse}
-          onChange={(e) => setHabit({ roughUse: e.currentTarget.checked })}
-        />
-        <Switch
-          label="Bones are chopped here"
-          checked={habits.bones}
-          onChange={(e) => setHabit({ bones: e.currentTarget.checked })}
-        />
+        <Question of="dishwasher" {...asked} />
+        <Question of="roughUse" {...asked} />
+        <Question of="bones" {...asked} />
       </div>
-      {others > 0 && (
-        <p className={css.hint}>
-          The answers above are {cook.name ? `${cook.name}’s` : 'the first cook’s'};{' '}
-          <span className="figure">{others}</span> more{' '}
-          {others === 1 ? 'cook of this kitchen is' : 'cooks of this kitchen are'} counted too.
-        </p>
-      )}
+      <Others {...answers} />
     </>
+  );
+}
+
+/** Which motions the first cook makes at all; how much of each is asked on the page of the cooks. */
+function Motions({ kitchen, update }: QuestionProps) {
+  const motions = kitchen.cooks?.[0]?.motions ?? {};
+  const isMade = (id: (typeof MOTIONS)[number]['id']) => (motions[id] ?? 0) > 0;
+  const hint = MOTIONS.some(({ id }) => isMade(id)) ? undefined : 'None chosen: unsure, so no shape is favoured.';
+  return (
+    <Field label="How you cut" hint={hint}>
+      <div className={css.chips}>
+        {MOTIONS.map(({ id, label }) => (
+          <Chip
+            key={id}
+            size="sm"
+            checked={isMade(id)}
+            onChange={(on) => update((k) => cookChanged(k, 0, { motions: { ...motions, [id]: on ? 1 : 0 } }))}
+          >
+            {label}
+          </Chip>
+        ))}
+      </div>
+    </Field>
+  );
+}
+
+/** Says that further cooks are counted too. */
+function Others({ kitchen: { cooks = [] } }: QuestionProps) {
+  const [first, ...others] = cooks;
+  if (others.length === 0) return null;
+  return (
+    <p className={css.hint}>
+      The answers above are {first?.name ? `${first.name}’s` : 'the first cook’s'};{' '}
+      <span className="figure">{others.length}</span> more{' '}
+      {others.length === 1 ? 'cook of this kitchen is' : 'cooks of this kitchen are'} counted too.
+    </p>
   );
 }

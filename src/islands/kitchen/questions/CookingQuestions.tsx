@@ -1,8 +1,7 @@
 import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { Chip } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
-import { FOODS_AVOIDED } from '../../../core/cutting/words';
-import { DEFAULTS } from '../../../core/kitchen/defaults';
+import { Question } from '../../questions/Question';
 import { Field, Figure } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
@@ -19,8 +18,7 @@ const nearest = (share: number) =>
 export default function CookingQuestions({ kitchen, update, alone = true }: QuestionProps & { alone?: boolean }) {
   const cooking = kitchen.cooking ?? {};
   const cuisines = cooking.cuisines ?? [];
-  const setCooking = (change: Partial<NonNullable<typeof kitchen.cooking>>) =>
-    update((k) => ({ ...k, cooking: { ...k.cooking, ...change } }));
+  const asked = { kitchen, update };
   const setShare = (id: string, share: number | null) =>
     update((k) => {
       const now = k.cooking?.cuisines ?? [];
@@ -54,86 +52,13 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
           })}
         </div>
       </Field>
-      {cuisines.length > 1 && (
-        <Field label="How much of each">
-          {cuisines.map(({ id, share = 1 }) => {
-            const name = cuisineNames.get(id) ?? id;
-            return (
-              <div key={id} className={css.share}>
-                <span>{name}</span>
-                <span role="radiogroup" aria-label={`How much ${name}`} className={css.often}>
-                  {OFTEN.map((each) => (
-                    <label key={each.share} data-on={nearest(share) === each.share || undefined}>
-                      <input
-                        type="radio"
-                        className="visually-hidden"
-                        name={`share-${id}`}
-                        checked={nearest(share) === each.share}
-                        onChange={() => setShare(id, each.share)}
-                      />
-                      {each.label}
-                    </label>
-                  ))}
-                </span>
-              </div>
-            );
-          })}
-        </Field>
-      )}
+      {cuisines.length > 1 && <Shares cuisines={cuisines} onShare={setShare} />}
       <div className={css.pair}>
-        <Figure
-          label="Cooked meals a week"
-          bounds={BOUNDS.mealsPerWeek}
-          value={cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek}
-          onChange={(mealsPerWeek) => setCooking({ mealsPerWeek })}
-        />
-        <Figure
-          label="Portions a meal"
-          bounds={BOUNDS.portions}
-          value={cooking.portions ?? DEFAULTS.portions}
-          onChange={(portions) => setCooking({ portions })}
-        />
+        <Question of="mealsPerWeek" {...asked} />
+        <Question of="portions" {...asked} />
       </div>
-      <div className={css.pair}>
-        <Figure
-          label="Guests at table"
-          bounds={BOUNDS.guests}
-          value={cooking.guests?.portions ?? 0}
-          onChange={(portions) =>
-            setCooking({ guests: portions > 0 ? { times: 1, per: 'month', ...cooking.guests, portions } : undefined })
-          }
-        />
-        {cooking.guests && (
-          <Figure
-            label="Times a month"
-            bounds={[0, 31]}
-            step={0.5}
-            value={cooking.guests.per === 'month' ? cooking.guests.times : null}
-            onChange={(times) =>
-              setCooking({ guests: { portions: cooking.guests?.portions ?? 0, times, per: 'month' } })
-            }
-          />
-        )}
-      </div>
-      <Field label="Never eaten here">
-        <div className={css.chips}>
-          {FOODS_AVOIDED.map((food) => (
-            <Chip
-              key={food}
-              size="sm"
-              checked={kitchen.avoids?.includes(food) ?? false}
-              onChange={(on) =>
-                update((k) => ({
-                  ...k,
-                  avoids: on ? [...(k.avoids ?? []), food] : (k.avoids ?? []).filter((f) => f !== food),
-                }))
-              }
-            >
-              {food.charAt(0).toUpperCase() + food.slice(1)}
-            </Chip>
-          ))}
-        </div>
-      </Field>
+      <Guests {...asked} />
+      <Question of="avoids" {...asked} />
       {alone && more > 0 && (
         <p className={css.hint}>
           This kitchen also names <span className="figure">{more}</span> more{' '}
@@ -141,5 +66,65 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
         </p>
       )}
     </>
+  );
+}
+
+type Cuisines = NonNullable<NonNullable<QuestionProps['kitchen']['cooking']>['cuisines']>;
+
+/** How much of each cuisine there is against the others. */
+function Shares({ cuisines, onShare }: { cuisines: Cuisines; onShare: (id: string, share: number) => void }) {
+  return (
+    <Field label="How much of each">
+      {cuisines.map(({ id, share = 1 }) => {
+        const name = cuisineNames.get(id) ?? id;
+        return (
+          <div key={id} className={css.share}>
+            <span>{name}</span>
+            <span role="radiogroup" aria-label={`How much ${name}`} className={css.often}>
+              {OFTEN.map((each) => (
+                <label key={each.share} data-on={nearest(share) === each.share || undefined}>
+                  <input
+                    type="radio"
+                    className="visually-hidden"
+                    name={`share-${id}`}
+                    checked={nearest(share) === each.share}
+                    onChange={() => onShare(id, each.share)}
+                  />
+                  {each.label}
+                </label>
+              ))}
+            </span>
+          </div>
+        );
+      })}
+    </Field>
+  );
+}
+
+/** Guests besides those at table every day. */
+function Guests({ kitchen, update }: QuestionProps) {
+  const guests = kitchen.cooking?.guests;
+  const setCooking = (change: Pick<NonNullable<typeof kitchen.cooking>, 'guests'>) =>
+    update((k) => ({ ...k, cooking: { ...k.cooking, ...change } }));
+  return (
+    <div className={css.pair}>
+      <Figure
+        label="Guests at table"
+        bounds={BOUNDS.guests}
+        value={guests?.portions ?? 0}
+        onChange={(portions) =>
+          setCooking({ guests: portions > 0 ? { times: 1, per: 'month', ...guests, portions } : undefined })
+        }
+      />
+      {guests && (
+        <Figure
+          label="Times a month"
+          bounds={[0, 31]}
+          step={0.5}
+          value={guests.per === 'month' ? guests.times : null}
+          onChange={(times) => setCooking({ guests: { portions: guests?.portions ?? 0, times, per: 'month' } })}
+        />
+      )}
+    </div>
   );
 }

@@ -10,8 +10,10 @@ import {
   minorDigits,
   toMinor,
 } from '../../../core/money/currency';
+import { Question } from '../../questions/Question';
+import { SPENDS } from '../../shared/choices';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Choice, Figure } from '../../shared/Field';
+import { Figure } from '../../shared/Field';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { money } from '../../shared/words';
 import css from '../../shared/Questions.module.css';
@@ -20,17 +22,12 @@ const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'CHF', 'SEK', 'NOK', 'DKK
 /** The slider's reach, euros; more can be typed. */
 const SLIDER_EUR = 800;
 
-const SPEND_HINTS = {
-  sparing: 'Kept where it would do little: half of what a point is usually paid.',
-  even: 'A point of coverage is paid about a twelfth of the money.',
-  generous: 'Put where it does something: three times as much for a point.',
-} as const;
-
 const inCurrency = (euros: number, currency: string) =>
   fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
 export default function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {
+  const asked = { kitchen, update };
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const said = kitchen.budget?.total;
   const total = said === undefined ? inCurrency(DEFAULTS.budgetEur, currency) : said;
@@ -38,17 +35,6 @@ export default function MoneyQuestions({ kitchen, update, point }: QuestionProps
   const most = Math.round(inCurrency(SLIDER_EUR, currency));
   const step = Math.max(1, Math.round(most / 160));
   const spend = kitchen.budget?.spend ?? 'even';
-  const pointId = useId();
-  const least = Math.max(10 ** -minorDigits(currency), Math.round(inCurrency(2, currency)));
-  const setPoint = (pointPrice: number | null) =>
-    update((k) => ({
-      ...k,
-      budget: {
-        ...k.budget,
-        pointPrice: pointPrice === null ? undefined : Number(pointPrice.toFixed(minorDigits(currency))),
-      },
-    }));
-  const currencies = CURRENCIES.includes(currency) ? CURRENCIES : [currency, ...CURRENCIES];
 
   return (
     <>
@@ -61,28 +47,7 @@ export default function MoneyQuestions({ kitchen, update, point }: QuestionProps
           value={total}
           onChange={(value) => isExact(value, currency) && setTotal(value)}
         />
-        <NativeSelect
-          label="Currency"
-          value={currency}
-          data={currencies}
-          onChange={(e) => {
-            const next = e.currentTarget.value;
-            update((k) => ({
-              ...k,
-              currency: next,
-              budget: {
-                ...k.budget,
-                ...(typeof k.budget?.total === 'number'
-                  ? { total: Number(k.budget.total.toFixed(minorDigits(next))) }
-                  : {}),
-                ...(typeof k.budget?.pointPrice === 'number' ? { pointPrice: undefined } : {}),
-                ...(typeof k.budget?.perMonth === 'number'
-                  ? { perMonth: Number(k.budget.perMonth.toFixed(minorDigits(next))) }
-                  : {}),
-              },
-            }));
-          }}
-        />
+        <Currency {...asked} />
       </div>
       {total !== null && (
         <input
@@ -101,49 +66,80 @@ export default function MoneyQuestions({ kitchen, update, point }: QuestionProps
         checked={total === null}
         onChange={(e) => setTotal(e.currentTarget.checked ? null : inCurrency(DEFAULTS.budgetEur, currency))}
       />
-      <Choice
-        label="How the money should work"
-        hint={SPEND_HINTS[spend]}
-        value={spend}
-        options={[
-          { value: 'sparing', label: 'Sparing' },
-          { value: 'even', label: 'Even' },
-          { value: 'generous', label: 'Generous' },
-        ]}
-        onChange={(next) => update((k) => ({ ...k, budget: { ...k.budget, spend: next } }))}
-      />
-      {point && (
-        <>
-          <label className={css.label} htmlFor={pointId}>
-            A point of coverage is worth <b className="figure">{money(point.pointPrice, currency)}</b>
-          </label>
-          <input
-            type="range"
-            id={pointId}
-            className={css.slider}
-            min={least}
-            max={least * 60}
-            step={least / 2}
-            value={Math.min(least * 60, point.pointPrice)}
-            aria-valuetext={money(point.pointPrice, currency)}
-            onChange={(e) => setPoint(Number(e.currentTarget.value))}
-          />
-          <p className={css.hint}>
-            A knife is bought while it adds more points than its price comes to. Move it and watch knives come and go.{' '}
-            {kitchen.budget?.pointPrice != null && (
-              <button type="button" className={css.inline} onClick={() => setPoint(null)}>
-                Work it out from the money
-              </button>
-            )}
-          </p>
-        </>
-      )}
-      <Figure
-        label="At most this many knives to buy"
-        bounds={BOUNDS.maxKnives}
-        value={kitchen.limits?.maxKnives ?? DEFAULTS.maxKnives}
-        onChange={(maxKnives) => update((k) => ({ ...k, limits: { ...k.limits, maxKnives } }))}
-      />
+      <Question of="spend" {...asked} hint={SPENDS.find(({ value }) => value === spend)?.about} />
+      {point && <PointPrice {...asked} price={point.pointPrice} />}
+      <Question of="maxKnives" {...asked} />
     </>
+  );
+}
+
+/** What one point of coverage is paid: worked out from the money, or set by hand. */
+function PointPrice({ kitchen, update, price }: QuestionProps & { price: number }) {
+  const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
+  const id = useId();
+  const least = Math.max(10 ** -minorDigits(currency), Math.round(inCurrency(2, currency)));
+  const setPoint = (pointPrice: number | null) =>
+    update((k) => ({
+      ...k,
+      budget: {
+        ...k.budget,
+        pointPrice: pointPrice === null ? undefined : Number(pointPrice.toFixed(minorDigits(currency))),
+      },
+    }));
+  return (
+    <>
+      <label className={css.label} htmlFor={id}>
+        A point of coverage is worth <b className="figure">{money(price, currency)}</b>
+      </label>
+      <input
+        type="range"
+        id={id}
+        className={css.slider}
+        min={least}
+        max={least * 60}
+        step={least / 2}
+        value={Math.min(least * 60, price)}
+        aria-valuetext={money(price, currency)}
+        onChange={(e) => setPoint(Number(e.currentTarget.value))}
+      />
+      <p className={css.hint}>
+        A knife is bought while it adds more points than its price comes to. Move it and watch knives come and go.{' '}
+        {kitchen.budget?.pointPrice != null && (
+          <button type="button" className={css.inline} onClick={() => setPoint(null)}>
+            Work it out from the money
+          </button>
+        )}
+      </p>
+    </>
+  );
+}
+
+/** The kitchen's money; amounts already said keep their figures, as exactly as the new money is counted. */
+function Currency({ kitchen, update }: QuestionProps) {
+  const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
+  const currencies = CURRENCIES.includes(currency) ? CURRENCIES : [currency, ...CURRENCIES];
+  return (
+    <NativeSelect
+      label="Currency"
+      value={currency}
+      data={currencies}
+      onChange={(e) => {
+        const next = e.currentTarget.value;
+        update((k) => ({
+          ...k,
+          currency: next,
+          budget: {
+            ...k.budget,
+            ...(typeof k.budget?.total === 'number'
+              ? { total: Number(k.budget.total.toFixed(minorDigits(next))) }
+              : {}),
+            ...(typeof k.budget?.pointPrice === 'number' ? { pointPrice: undefined } : {}),
+            ...(typeof k.budget?.perMonth === 'number'
+              ? { perMonth: Number(k.budget.perMonth.toFixed(minorDigits(next))) }
+              : {}),
+          },
+        }));
+      }}
+    />
   );
 }

@@ -3,14 +3,14 @@ import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
 import { isAnswered } from '../../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
-import { PRACTICE, SHARPENED_BY, type Answer } from '../../shared/choices';
+import { PRACTICE, SHARPENED_BY, type SaidAnswer } from '../../shared/choices';
 import { money, typeName } from '../../shared/words';
 import { lowerFirst } from '../../../core/text/case';
 
 /** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
 
 /** An answer as it stands in a sentence. */
-const inSentence = <T extends string>(answers: readonly Answer<T>[], value: T): string =>
+const inSentence = <T extends string>(answers: readonly SaidAnswer<T>[], value: T): string =>
   answers.find((answer) => answer.value === value)?.said ?? value;
 
 /** The first few of a list, and how many more. */

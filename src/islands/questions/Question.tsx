@@ -1,0 +1,126 @@
+import { Chip, NativeSelect, Switch } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { asOptions } from '../shared/choices';
+import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
+import { Picks } from '../shared/Picks';
+import css from '../shared/Questions.module.css';
+import type { QuestionProps } from '../shared/useKitchen';
+import { type AnyOf, type OneOf, type QuestionId, QUESTIONS } from './questions';
+
+interface Props extends QuestionProps {
+  of: QuestionId;
+  /** Which cook is asked about. */
+  cook?: number;
+  /** Little room: tabs and lists in place of cards. */
+  compact?: boolean;
+  label?: string;
+  hint?: string | undefined;
+  /** Drawings of answers, and what is told of them beside their own words. */
+  drawn?: Record<string, { drawing?: ReactNode; about?: string }>;
+}
+
+/** More answers than this do not fit into a row of tabs. */
+const MOST_TABS = 4;
+
+/** A question put in its own words; the answer changes the kitchen at once. */
+export function Question({ of, kitchen, update, cook = 0, ...how }: Props) {
+  const asked = QUESTIONS[of];
+  const label = how.label ?? asked.label;
+  switch (asked.kind) {
+    case 'one':
+      return (
+        <One
+          {...{ asked, label, ...how }}
+          value={asked.value(kitchen, cook)}
+          onChange={(value) => update((file) => asked.answered(file, cook, value))}
+        />
+      );
+    case 'number': {
+      const Amount = asked.mm ? LengthFigure : Figure;
+      return (
+        <Amount
+          label={label}
+          bounds={asked.bounds}
+          value={asked.value(kitchen, cook)}
+          onChange={(value) => update((file) => asked.answered(file, cook, value))}
+        />
+      );
+    }
+    case 'truth':
+      return (
+        <Switch
+          label={label}
+          checked={asked.value(kitchen, cook)}
+          onChange={(e) => {
+            const on = e.currentTarget.checked;
+            update((file) => asked.answered(file, cook, on));
+          }}
+        />
+      );
+    case 'any':
+      return <Several {...{ asked, label, kitchen, update }} />;
+  }
+}
+
+function One({
+  asked: { answers, tabs },
+  label,
+  hint,
+  compact = false,
+  drawn = {},
+  value,
+  onChange,
+}: {
+  asked: OneOf;
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+} & Pick<Props, 'hint' | 'compact' | 'drawn'>) {
+  // a figure of one's own stands beside the usual ones
+  const own = answers.some((answer) => answer.value === value) ? [] : [{ value, name: 'Yours' }];
+  const options = asOptions([...answers, ...own]);
+  if (tabs || (compact && answers.length <= MOST_TABS))
+    return (
+      <Choice {...{ label, hint, value, onChange, options: tabs && !compact ? labelled(answers, own) : options }} />
+    );
+  if (compact)
+    return (
+      <NativeSelect
+        label={label}
+        description={hint}
+        value={value}
+        data={options}
+        onChange={(e) => onChange(e.currentTarget.value)}
+      />
+    );
+  return (
+    <Picks
+      {...{ label, hint, value, onChange }}
+      options={answers.map((answer) => ({ ...answer, ...drawn[answer.value] }))}
+    />
+  );
+}
+
+/** Answers by their whole name. */
+const labelled = (...lists: readonly OneOf['answers'][]) =>
+  lists.flat().map(({ value, name }) => ({ value, label: name }));
+
+function Several({ asked, label, kitchen, update }: QuestionProps & { asked: AnyOf; label: string }) {
+  const chosen = asked.value(kitchen);
+  return (
+    <Field label={label}>
+      <div className={css.chips}>
+        {asked.answers.map(({ value, name }) => (
+          <Chip
+            key={value}
+            size="sm"
+            checked={chosen.includes(value)}
+            onChange={(on) => update((file) => asked.answered(file, value, on))}
+          >
+            {name}
+          </Chip>
+        ))}
+      </div>
+    </Field>
+  );
+}
