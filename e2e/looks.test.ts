@@ -55,13 +55,36 @@ describe.each([
     expect(await page.evaluate('policyFaults')).toEqual([]);
   });
 
-  const looksRight = async () => {
-    // what is still being worked out fades in: it is judged when it stands
-    await page
+  // what is still being worked out fades in: it is judged when it stands
+  const stands = () =>
+    page
       .waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 })
       .catch(async () => {
         throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
       });
+  /** Opens whatever folds, menus too, one after another, until nothing more opens; how many did. */
+  const openAll = async () => {
+    let opened = 0;
+    for (let round = 0; round < 4; round++) {
+      const more = await page.$$eval(
+        'button[aria-expanded="false"]:not(:disabled), details:not([open]) > summary',
+        (all) => {
+          const seen = all.filter(
+            (each) => each instanceof HTMLElement && each.checkVisibility() && !each.dataset.pocket,
+          );
+          for (const each of seen) if (each instanceof HTMLElement) each.click();
+          return seen.length;
+        },
+      );
+      if (more === 0) break;
+      opened += more;
+      await stands();
+    }
+    return opened;
+  };
+  const looksRight = async () => {
+    await stands();
+    await openAll();
     expect(await page.evaluate(() => document.documentElement.dataset.mantineColorScheme)).toBe(scheme);
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

@@ -70,10 +70,19 @@ export async function seriousFaults(page: Page): Promise<string[]> {
     .map((v) => `${v.id}: ${v.nodes[0]?.html}`);
 }
 
-/** Presses what a thumb would first scroll into the middle, clear of bars that stay in place. */
+/** Presses what a thumb would first scroll into the middle, clear of bars that stay in place, once it lies still. */
 export async function tap(page: Page, selector: string): Promise<void> {
   const found = await page.waitForSelector(selector);
-  await found?.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' }));
+  await found?.evaluate(async (e) => {
+    e.scrollIntoView({ block: 'center', behavior: 'instant' });
+    const where = () => JSON.stringify(e.getBoundingClientRect());
+    const frame = () => new Promise((shown) => requestAnimationFrame(shown));
+    for (let before = '', tries = 0; before !== where() && tries < 60; tries++) {
+      before = where();
+      await frame();
+      await frame();
+    }
+  });
   await found?.click();
 }
 
