@@ -10,6 +10,8 @@ export const bladeTypeSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
   role: z.enum(ROLES),
+  /** A knife of the trade that few shops show and few hands know. */
+  seldom: z.literal(true).optional(),
   blurb: z.string(),
   lengthMm: pair,
   usualLengthMm: z.number(),

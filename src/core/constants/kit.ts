@@ -47,7 +47,19 @@ export const WORTH = {
   ),
   polishGivenUp: c(0.05, 'coverage', 'most that is given up for keeping it', 'handbook'),
   taste: c(0.012, 'coverage', 'what a side taken in a disagreement weighs', 'house judgement'),
+  mainKnife: c(
+    4,
+    'factor',
+    'what a point of the main knife is paid where leftover money is to go into it',
+    'house judgement',
+  ),
   looks: c(0.002, 'coverage', 'what looks weigh: they break ties', 'house judgement'),
+  seldom: c(
+    0.01,
+    'coverage',
+    'what a kind that few shops show and few hands know has to add beyond its price, where nobody is trained',
+    'house judgement',
+  ),
 } as const;
 
 /** Constants of the briefs that let a step be bought in any shop. */

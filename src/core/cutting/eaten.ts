@@ -11,3 +11,7 @@ const FLESH: ReadonlySet<string> = new Set(['meat', 'poultry', 'fish', 'shellfis
 
 /** Whether a task is on meat, poultry, fish or shellfish. */
 export const isFlesh = ({ contains }: Pick<Task, 'contains'>): boolean => contains.some((food) => FLESH.has(food));
+
+/** Whether it is raw as well: what is cut cooked stands in a group of its own. */
+export const isRawFlesh = (task: Pick<Task, 'contains' | 'group'>): boolean =>
+  isFlesh(task) && (task.group === 'Raw meat and poultry' || task.group === 'Fish and shellfish');

@@ -4,6 +4,7 @@ import { effectiveAngleDeg } from '../edge/keenness';
 import { rockAngleRad } from '../blade/rocking';
 import type { BladeModel, Steel } from '../blade/schema';
 import { KEEPING } from '../constants';
+import { widthAtMm } from '../blade/spineLine';
 import { edgeStrength, hardness } from '../blade/strength';
 import type { Task } from '../cutting/task';
 import type { BoardMotion } from '../kitchen/kitchen';
@@ -20,6 +21,8 @@ export interface BladeTraits {
   rockAngleRad: number;
   /** How well the profile carries each motion on the board, 0–1. */
   carries: Record<BoardMotion, number>;
+  /** Width of the blade where it turns round bone, mm. */
+  turningMm: number;
   /** Degrees a side after the first sharpening: what the blade is scored at. */
   angleDeg: number;
   tipQuality: number;
@@ -85,6 +88,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
     steel,
     serrated,
     contactShare,
+    turningMm: widthAtMm(blade, FIT.joint.turnsAt.value),
     rockAngleRad: turn,
     carries: {
       rock: board * hooked * between(m.rockFlat.value, roundness),

@@ -1,6 +1,6 @@
 import { edgeHeightMm, edgePower } from '../blade/edgeCurve';
 import type { BladeModel } from '../blade/schema';
-import { spineHeightMm } from '../drawing/knife';
+import { spineHeightMm } from '../blade/spineLine';
 import { CARD_MM, type Homography, homography, mapped, type Spot } from './rectify';
 
 /** A picture of red, green, blue and opacity, row by row, with where the card's corners, heel, tip and spine came to lie, pixels. */

@@ -1,7 +1,7 @@
 import { FLAT_WITHIN_MM } from '../blade/edgeCurve';
 import type { BladeModel } from '../blade/schema';
 import { TIPS } from '../blade/words';
-import { spineHeightMm } from '../drawing/knife';
+import { spineHeightMm } from '../blade/spineLine';
 import type { Spot } from './rectify';
 
 /** What a traced blade measures, mm; `edge` runs from the heel at 0 to the tip, above the flat line. */

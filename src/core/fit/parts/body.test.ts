@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { thicknessAtDepthMm } from '../../blade/thickness';
 import { FIT } from '../../constants';
 import { cookOf, modelNamed, modeOf, partValue, partWhy, taskNamed, traitsOf } from '../../testing/trade';
-import { flex, release, steer, wedge } from './body';
+import { flex, joint, release, steer, wedge } from './body';
 
 describe('wedge', () => {
   test('thin blades wedge in firm food only, thick ones in any on the board, and none where bone breaks', () => {
@@ -98,5 +98,29 @@ describe('flex', () => {
       partWhy(flex, traitsOf('ploverdale-fillet-180', { flex: value }), task, cookOf());
     expect(why(0.6, 'fish-skin')).toBe('The blade bends freely; it should follow skin and bone.');
     expect(why(0.02, 'joint-bone-out')).toBe('The blade is stiff; it should stay in its plane.');
+  });
+});
+
+describe('at the bone', () => {
+  const at = (id: string, task: string, change: Parameters<typeof traitsOf>[1] = {}) =>
+    partValue(joint, traitsOf(id, change), task);
+
+  test('boning out turns round bone: a wide tip end, a bellied edge and a thick spine each cost, and force does not help', () => {
+    const bone = (change: Parameters<typeof traitsOf>[1]) => at('hoarfen-boning-stiff-150', 'joint-bone-out', change);
+    const narrow = bone({});
+    expect(bone({ heelHeightMm: 48 })).toBeLessThan(narrow * 0.9);
+    expect(bone({ bellyMm: FIT.joint.belly.value })).toBe(narrow);
+    expect(bone({ bellyMm: 22 })).toBeLessThan(narrow * 0.8);
+    expect(bone({ spineHeelMm: FIT.joint.wedge.value })).toBeGreaterThanOrEqual(narrow);
+    expect(bone({ spineHeelMm: 7.4 })).toBeLessThan(narrow * 0.7);
+    // the width counts where the blade turns, not at a heel that guards the hand
+    expect(traitsOf('oskavel-honesuki-150').turningMm).toBeLessThan(FIT.joint.wide.value + 2);
+    expect(at('oskavel-honesuki-150', 'poultry-bone-out')).toBeGreaterThan(0.9);
+  });
+
+  test('a joint that may be chopped through yields to a stout blade', () => {
+    expect(at('hoarfen-deba-160-mid-stainless', 'poultry-joint')).toBeGreaterThan(0.85);
+    expect(at('hoarfen-deba-160-mid-stainless', 'poultry-bone-out')).toBeLessThan(0.6);
+    expect(at('oskavel-gyuto-210', 'poultry-joint')).toBeLessThan(0.65);
   });
 });

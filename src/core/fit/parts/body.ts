@@ -125,6 +125,16 @@ function alongFrame({ blade, serrated }: BladeTraits): number {
   return Math.max(slim, led) * long * (serrated ? j.teeth.value : 1);
 }
 
+/** How a blade turns round bone: narrow towards the tip, its edge near the tip's line, its spine no wedge. */
+const turns = ({ blade, turningMm }: BladeTraits): number =>
+  fallOff(turningMm - j.wide.value, j.wideScale.value) *
+  fallOff(blade.bellyMm - j.belly.value, j.bellyScale.value) *
+  fallOff(blade.spineHeelMm - j.wedge.value, j.wedgeScale.value);
+
+/** How a blade goes through a joint that may be forced. */
+const forces = ({ blade }: BladeTraits): number =>
+  j.forced.value * ramp(blade.spineHeelMm, j.thinTo.value, fr.stoutTo.value);
+
 export const joint: Part = {
   id: 'joint',
   restsOn: 'task',
@@ -146,14 +156,11 @@ export const joint: Part = {
       (j.lowHeel.value + (1 - j.lowHeel.value) * guards(b)) *
       (j.thin.value + (1 - j.thin.value) * stout) *
       fallOff(blade.lengthMm - j.longest.value, j.longScale.value) *
-      Math.max(
-        ramp(blade.spineHeelMm, j.thinTo.value, fr.stoutTo.value),
-        fallOff(blade.heelHeightMm - j.tall.value, j.tallScale.value),
-      )
+      Math.max(turns(b), task.motions.includes('chop') ? forces(b) : 0)
     );
   },
   why: (b, _task, _cook, _mode, value) =>
-    `${mm(b.blade.lengthMm)} long, ${b.blade.spineHeelMm.toFixed(1)} mm at the spine, ${mm(b.blade.heelHeightMm)} at the heel${b.serrated ? ', toothed' : ''}${b.blade.handleStyle === 'folding' ? ', held open by a lock' : ''}: ${byValue(value, 'stands the force of it', 'wants care', 'the hand may slip or the blade give')}.`,
+    `${mm(b.blade.lengthMm)} long, ${b.blade.spineHeelMm.toFixed(1)} mm at the spine, ${mm(b.turningMm)} wide towards the tip${b.serrated ? ', toothed' : ''}${b.blade.handleStyle === 'folding' ? ', held open by a lock' : ''}: ${byValue(value, 'stands the force of it', 'wants care', 'the hand may slip or the blade give')}.`,
 };
 
 export const body: Part = {

@@ -1,3 +1,4 @@
+import { isRawFlesh } from '../../cutting/eaten';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
@@ -141,24 +142,26 @@ export const mass: Part = {
 
 export const handle: Part = {
   id: 'handle',
-  restsOn: 'cook',
+  restsOn: 'both',
   name: 'Handle',
-  about: 'Whether the handle stands rough use and the machine.',
+  about: 'Whether the handle stands rough use and the machine, and comes clean.',
   level: () => 1,
-  value: (b, _task, { habits }) => {
-    let value = 1;
+  value: (b, task, { habits }) => {
+    let value = isHinged(b, task) ? ha.hinge.value : 1;
     if (habits.roughUse && b.woodHandle) value *= ha.roughWood.value;
     if (habits.dishwasher)
       value *= b.woodHandle ? ha.machineWood.value : b.blade.handleStyle === 'western' ? ha.machineRiveted.value : 1;
     return value;
   },
-  why: (_b, _task, _cook, _mode, value) =>
-    value < 0.9
-      ? 'A glued wooden handle will not last with this use.'
-      : value < 1
-        ? 'A riveted handle suffers a little in the machine.'
-        : 'The handle stands this kitchen.',
+  why: (b, task, _cook, _mode, value) => {
+    if (isHinged(b, task)) return 'Raw juices get into a hinge that hardly comes clean.';
+    if (value < 0.9) return 'A glued wooden handle will not last with this use.';
+    return value < 1 ? 'A riveted handle suffers a little in the machine.' : 'The handle stands this kitchen.';
+  },
 };
+
+/** Raw meat, poultry and fish in the hinge of a folding knife. */
+const isHinged = ({ blade }: BladeTraits, task: Task): boolean => blade.handleStyle === 'folding' && isRawFlesh(task);
 
 export const flatSide: Part = {
   id: 'flat-side',

@@ -5,8 +5,8 @@ import type { BladeTraits } from '../../fit/traits';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { isAllRound } from './kinds';
 
-/** What the sides taken in the trade's disagreements put against a model, coverage (handbook 5.3). */
-export function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes }: Kitchen): number {
+/** What speaks against a model besides its price, coverage: the sides taken in the trade's disagreements (handbook 5.3), and a kind hardly known. */
+export function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes, cooks }: Kitchen): number {
   const taste = WORTH.taste.value;
   const against = (is: boolean, weight = taste) => (is ? weight : 0);
   const clad = blade.steel === 'clad-carbon' || blade.steel === 'semi-stainless';
@@ -14,7 +14,9 @@ export function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes
   const surfaced = blade.surface === 'dimpled' || blade.surface === 'hammered';
   const soft = hardness(blade) < EDGE.honing.hardFrom.value;
   const main = isAllRound(type);
+  const isUnknown = type.seldom === true && cooks.every(({ experience }) => experience !== 'trained');
   return (
+    against(isUnknown, WORTH.seldom.value) +
     against(tastes.steel === 'stainless' && !stainless) +
     against(tastes.steel === 'clad' && !clad) +
     against(tastes.steel === 'reactive' && (stainless || clad)) +

@@ -58,7 +58,7 @@ const isThing = ({ action }: Candidate) => action === 'buy' || action === 'tool'
  */
 export function costOf(step: Candidate, scale: MoneyScale): number {
   const { pointMinor, keepMinor, inNumbers } = scale;
-  const point = step.isMain === true ? pointMinor * 2 : pointMinor;
+  const point = step.isMain === true ? pointMinor * WORTH.mainKnife.value : pointMinor;
   const paid = (step.priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
   const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
   return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);
