@@ -16,7 +16,11 @@ export function edgePower({ bellyMm, flatShare }: EdgeShape): number {
   return Math.min(40, Math.max(1.2, Math.log(rise / FLAT_WITHIN_MM) / -Math.log(flat)));
 }
 
-/** Height of the edge above the heel's flat line at `xMm` from the heel, mm; negative where a hooked blade dips. */
+/**
+ * Height of the edge above the heel's flat line at `xMm` from the heel, mm; negative where a hooked blade dips.
+ *
+ * @example edgeHeightMm({ lengthMm: 200, bellyMm: 20, flatShare: 0.3 }, 200) // 20
+ */
 export function edgeHeightMm(shape: EdgeShape, xMm: number, power = edgePower(shape)): number {
   return shape.bellyMm * Math.pow(Math.max(0, xMm) / shape.lengthMm, power);
 }

@@ -4,7 +4,11 @@ import type { BladeModel, Steel } from './schema';
 /** Hardness used where a material has no Rockwell figure (ceramic): harder than any steel. */
 export const CERAMIC_HRC = 70;
 
-/** Rockwell hardness of the edge; {@link CERAMIC_HRC} for ceramic. */
+/**
+ * Rockwell hardness of the edge; {@link CERAMIC_HRC} for ceramic.
+ *
+ * @example hardness({ hrc: null }) // 70
+ */
 export function hardness(blade: Pick<BladeModel, 'hrc'>): number {
   return blade.hrc ?? CERAMIC_HRC;
 }

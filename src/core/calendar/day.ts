@@ -9,7 +9,11 @@ const written = (date: Parameters<typeof formatISO>[0]): Day => formatISO(date, 
 /** Whether a text is a day there is. */
 export const isDay = (text: string): boolean => DAY.test(text) && isValid(parseISO(text));
 
-/** So many whole days later; earlier where negative. */
+/**
+ * So many whole days later; earlier where negative.
+ *
+ * @example daysLater('2026-02-27', 2) // '2026-03-01'
+ */
 export const daysLater = (day: Day, days: number): Day => written(addDays(parseISO(day), Math.round(days)));
 
 /** So many months later; the last day of a shorter month where it has none of that number. */

@@ -128,7 +128,7 @@ function surface(blade: BladeModel): Shape[] {
  * The side view of a knife from its own numbers: blade with heel, choil, spine line and tip, grind lines, teeth and surface; handle with bolster or
  * ferrule, rivets and facets. Heel at x = 0, edge line at y = 0, tip to the right. Mm.
  *
- * @example drawKnife(blade).right // blade.lengthMm
+ * @example drawKnife(blade).right // 210
  */
 export const drawKnife = (blade: BladeModel): Drawing =>
   drawingOf([bladeShape(blade), ...surface(blade), ...grindLines(blade), ...handleShapes(blade)]);

@@ -170,7 +170,7 @@ function stepsOver(wet: readonly string[], given: Given): SessionStep[] {
  * A session at the stone for one blade (handbook 6.2 and 9.5): rust off, stones soaked side by side and flattened, each stone in its order with the
  * height to hold the spine, burr, finish and check. Told instead where no stone helps.
  *
- * @example sessionFor({ blade: bread, ... }) // { can: false, why: 'Serrated: …' }
+ * @example sessionFor({ blade: bread, steel, stones: [], diary: [], angleDeg: 15, spineHeightMm: 8 }).can // false
  */
 export function sessionFor(given: Given): Session {
   const { blade, stones, angleDeg, spineHeightMm } = given;

@@ -1,4 +1,8 @@
-/** 0 below `from`, 1 above `to`, a straight line between. */
+/**
+ * 0 below `from`, 1 above `to`, a straight line between.
+ *
+ * @example ramp(15, 10, 20) // 0.5
+ */
 export function ramp(x: number, from: number, to: number): number {
   return Math.min(1, Math.max(0, (x - from) / (to - from)));
 }

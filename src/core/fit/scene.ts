@@ -221,7 +221,7 @@ function touchingAt(pose: Pose, edge: Edge): [number, number] | null {
  * A blade cutting a food for a cook, as the score sees it: moved the way the score chose, with the contact, rocking, thickness, strokes, drift and
  * knuckle room of the very functions the score uses. Null where the score refuses the task; then `explain` says why.
  *
- * @example cutScene(traits, task, cook)?.hanging // 0.2
+ * @example cutScene(traits, task, cook)?.hanging < 0.2 // true
  */
 export function cutScene(b: BladeTraits, task: Task, cook: CookContext): CutScene | null {
   const prepared = prepareTask(task);

@@ -313,7 +313,7 @@ function completeLimits({ limits = {}, cooksAtOnce = 1 }: KitchenFile, assumed: 
  * Fills every gap of a kitchen file and says, sentence by sentence, what was assumed.
  * Throws {@link FaultyInput} when an id names no cuisine, dish, task, tool, type or model.
  *
- * @example completeKitchen(file, reference, models).assumed // ['Prices in EUR.', …]
+ * @example completeKitchen(file, reference, models).kitchen.portions // 2
  */
 export function completeKitchen(
   file: KitchenFile,

@@ -163,7 +163,7 @@ function gathered(kitchen: Cooking, reference: Reference): Map<string, Gathered>
 /**
  * Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out.
  *
- * @example taskLoads(kitchen, reference)[0].minutesPerWeek
+ * @example taskLoads(kitchen, reference)[0].minutesPerWeek > 0 // true
  */
 export function taskLoads(kitchen: Cooking, reference: Reference): TaskLoad[] {
   const loads = gathered(kitchen, reference);

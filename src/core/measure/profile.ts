@@ -111,8 +111,6 @@ function tipOf(
 /**
  * Fits the blade's own description to what was traced: the blade is turned until its edge keeps best to one power curve that begins flat at
  * the heel; from it come length, belly and flat share, from the spine the height at the heel and the kind of point.
- *
- * @example profileOf(traced).lengthMm // 210.4
  */
 export function profileOf(traced: Traced): Profile {
   const edge = [...traced.edge, traced.tip];

@@ -63,7 +63,7 @@ export const CARD_CORNERS: readonly Spot[] = [
  * The map from a picture's pixels to millimetres of the plane a bank card lies in, from its four corners clockwise; whether it lies along or
  * upright is told by its sides. Null where the corners are no four-sided figure.
  *
- * @example cardPlane([{ x: 0, y: 0 }, { x: 856, y: 0 }, { x: 856, y: 540 }, { x: 0, y: 540 }]) // tenths of a millimetre
+ * @example cardPlane([{ x: 0, y: 0 }, { x: 856, y: 0 }, { x: 856, y: 540 }, { x: 0, y: 540 }]) !== null // true
  */
 export function cardPlane(corners: readonly Spot[]): Homography | null {
   const [p, q, r, s] = corners;

@@ -47,7 +47,11 @@ export function minorDigits(currency: string): number {
 }
 const digitsOf = new Map<string, number>();
 
-/** Decimal amount to whole minor units, rounded half up on the decimal figure that was written. */
+/**
+ * Decimal amount to whole minor units, rounded half up on the decimal figure that was written.
+ *
+ * @example toMinor(9.5, 'EUR') // 950
+ */
 export function toMinor(amount: number, currency: string): number {
   return Math.round(Number(`${amount}e${minorDigits(currency)}`));
 }
@@ -95,7 +99,11 @@ export function inLanguage<T>(tag: string, work: () => T): T {
   }
 }
 
-/** Minor units as people write them, e.g. `€84` or `€9.50`, in the language of {@link writeMoneyIn}. */
+/**
+ * Minor units as people write them, in the language of {@link writeMoneyIn}.
+ *
+ * @example showMoney(950, 'EUR') // '€9.50'
+ */
 export function showMoney(minor: number, currency: string): string {
   const amount = fromMinor(minor, currency);
   const digits = Number.isInteger(amount) ? 0 : minorDigits(currency);

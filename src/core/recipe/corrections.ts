@@ -11,7 +11,7 @@ const SHORTEST = 2;
 /**
  * The words of a line by which a correction is remembered: without figures and short units, so that another amount is the same line.
  *
- * @example wordsOf('500 g kohlrabi leaves, in ribbons') // 'kohlrabi leaf in ribbon'
+ * @example wordsOf('500 g kohlrabi leaves, in ribbons') // 'kohlrabi leaf ribbon'
  */
 export const wordsOf = (line: string): string =>
   tokens(line)

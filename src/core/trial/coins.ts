@@ -60,8 +60,7 @@ function coinsFor(grams: number, coins: readonly Coin[]): { coin: Coin; count: n
  * Coins that make a known knife feel like a heavier candidate at the same grip (handbook 9.1): m = W2 − W1 at x = (W2·b2 − W1·b1)/m. Told where
  * it cannot be done: nothing can be taken off a knife, and the place must lie on it.
  *
- * @example feelAlike({ weightG: 150, balanceMm: 5, lengthMm: 180, handleLengthMm: 115 }, { weightG: 180, balanceMm: 10, lengthMm: 210, handleLengthMm: 120 }, coins)
- * // 30 g at 35 mm
+ * @example feelAlike({ weightG: 150, balanceMm: 5, lengthMm: 180, handleLengthMm: 115 }, { weightG: 180, balanceMm: 10, lengthMm: 210, handleLengthMm: 120 }, coins).can // true
  */
 export function feelAlike(known: Weighed, candidate: Weighed, coins: readonly Coin[]): FeelAlike {
   const addG = candidate.weightG - known.weightG;

@@ -76,7 +76,7 @@ class Unknown {
  * largest expected information given what the model does not know of the difference between the knives, how alike tasks are, and what has
  * been tried so far (`tried`: rounds of each task). No food comes twice.
  *
- * @example nextFoods(foods, new Map(), 1)[0]?.task.id
+ * @example nextFoods([], new Map(), 1) // []
  */
 export function nextFoods(
   foods: readonly Food[],

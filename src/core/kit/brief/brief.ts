@@ -109,7 +109,7 @@ export function withPrices(context: PlanningContext, planned: Planned, plan = pl
  * What to look for in any shop for every knife a kitchen's plan buys: shipped models are examples to plan with, their briefs fit any knife. Throws
  * FaultyInput when the file names something unknown.
  *
- * @example briefKitchen(file, reference, models).steps[0].ranges.lengthMm // [195, 225]
+ * @example briefKitchen(file, reference, models).steps[0].pick.lengthMm // 210
  */
 export function briefKitchen(file: KitchenFile, reference: Reference, models: readonly BladeModel[]): Brief {
   const context = preparePlanning(file, reference, models);

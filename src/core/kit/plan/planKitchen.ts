@@ -57,7 +57,11 @@ interface KitchenOptions {
   perturbed: number;
 }
 
-/** Reads nothing, writes nothing: kitchen in, plan out, proven as far as it goes. Throws FaultyInput when the file names something unknown. */
+/**
+ * Reads nothing, writes nothing: kitchen in, plan out, proven as far as it goes. Throws FaultyInput when the file names something unknown.
+ *
+ * @example planKitchen(file, reference, models, { perturbed: 0 }).steps[0].action // 'buy'
+ */
 export function planKitchen(
   file: KitchenFile,
   reference: Reference,
