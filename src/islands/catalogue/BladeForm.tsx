@@ -1,5 +1,6 @@
 import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useForm, type UseFormReturnType } from '@mantine/form';
+import { useState } from 'react';
 import { reference } from '../../../data/reference';
 import { bladeModelSchema, type BladeModel } from '../../core/blade/schema';
 import { BEVELS, HANDED, HANDLE_STYLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS } from '../../core/blade/words';
@@ -9,6 +10,7 @@ import { fromMinor, toMinor } from '../../core/money/currency';
 import { BoardView, SectionView, SideView } from '../blade/Drawings';
 import { idFor } from '../shared/ownModel';
 import { useLengths } from '../shared/units';
+import { DECIMAL } from '../shared/words';
 import css from './BladeForm.module.css';
 
 const FIRST_TYPE = 'gyuto';
@@ -64,6 +66,25 @@ function startFrom(typeId: string): BladeModel {
   return { ...blade, ...tidy, maker: 'My own', name: `My ${type.name.toLowerCase()}`, priceMinor: 0 };
 }
 
+/** What of a draft goes with what was changed: teeth need a pitch and a plain edge has none; a double bevel suits both hands. */
+function inKeeping(draft: BladeModel, change: Partial<Record<keyof BladeModel, unknown>>): BladeModel {
+  const next = { ...draft, ...change };
+  if (change.serration !== undefined) next.serrationPitchMm = change.serration === 'none' ? 0 : 5;
+  if (change.bevel === 'double') next.handed = 'either';
+  if (change.bevel === 'single') {
+    next.handed = 'right';
+    next.edgeAngleBackDeg = 0;
+  }
+  if (change.edgeAngleDeg !== undefined && next.bevel === 'double') next.edgeAngleBackDeg = Number(change.edgeAngleDeg);
+  return next as BladeModel;
+}
+
+type Form = UseFormReturnType<BladeModel>;
+interface FieldsProps {
+  form: Form;
+  set: (change: Partial<Record<keyof BladeModel, unknown>>) => void;
+}
+
 /** One's own or a home-made blade, described by its numbers, drawn as they change. */
 export function BladeForm({
   taken,
@@ -72,36 +93,31 @@ export function BladeForm({
   taken: ReadonlySet<string>;
   onSave: (model: BladeModel) => Promise<boolean>;
 }) {
-  const { units, unit, toMm, fromMm } = useLengths();
-  const [draft, setDraft] = useState(() => startFrom(FIRST_TYPE));
-  const [drawn, setDrawn] = useState(draft);
-  const checked = useMemo(() => bladeModelSchema.safeParse({ ...draft, id: idFor(draft.name, taken) }), [draft, taken]);
-  const faults = checked.success ? [] : faultsOf(checked.error);
-  const faultAt = (key: string) => faults.find((f) => f.path === key)?.message;
-
-  const set = (change: Partial<Record<keyof BladeModel, unknown>>) => {
-    const next = { ...draft, ...change };
-    // teeth need a pitch, and a plain edge has none
-    if (change.serration !== undefined) next.serrationPitchMm = change.serration === 'none' ? 0 : 5;
-    if (change.bevel === 'double') next.handed = 'either';
-    if (change.bevel === 'single') {
-      next.handed = 'right';
-      next.edgeAngleBackDeg = 0;
-    }
-    if (change.edgeAngleDeg !== undefined && next.bevel === 'double')
-      next.edgeAngleBackDeg = Number(change.edgeAngleDeg);
-    setDraft(next as BladeModel);
-    const parsed = bladeModelSchema.safeParse({ ...next, id: 'own-draft' });
-    if (parsed.success) setDrawn(parsed.data);
+  const checked = (draft: BladeModel) => bladeModelSchema.safeParse({ ...draft, id: idFor(draft.name, taken) });
+  const faultsIn = (draft: BladeModel) => {
+    const { error } = checked(draft);
+    return error ? faultsOf(error) : [];
   };
-
+  const form: Form = useForm({
+    initialValues: startFrom(FIRST_TYPE),
+    validateInputOnChange: true,
+    validate: (draft) => Object.fromEntries(faultsIn(draft).map(({ path, message }) => [path, message])),
+  });
+  const [drawn, setDrawn] = useState(form.values);
+  const put = (next: BladeModel) => {
+    form.setValues(next);
+    form.validate();
+    const { data } = checked(next);
+    if (data) setDrawn(data);
+  };
+  const faults = faultsIn(form.values);
   return (
     <form
       className={css.form}
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (checked.success) void onSave(checked.data);
-      }}
+      onSubmit={form.onSubmit((draft) => {
+        const { data } = checked(draft);
+        if (data) void onSave(data);
+      })}
     >
       <div className={css.drawings}>
         <SideView blade={drawn} />
@@ -111,65 +127,74 @@ export function BladeForm({
       <div className={css.fields}>
         <NativeSelect
           label="Start from the usual"
-          description={reference.types.get(draft.type)?.blurb}
-          value={draft.type}
+          description={reference.types.get(form.values.type)?.blurb}
+          value={form.values.type}
           data={[...reference.types.values()].map((t) => ({ value: t.id, label: t.name }))}
-          onChange={(e) => {
-            const next = startFrom(e.currentTarget.value);
-            setDraft(next);
-            setDrawn(next);
-          }}
+          onChange={(e) => put(startFrom(e.currentTarget.value))}
         />
-        <TextInput
-          label="Name"
-          value={draft.name}
-          maxLength={120}
-          error={faultAt('name')}
-          onChange={(e) => set({ name: e.currentTarget.value })}
-        />
-        <TextInput
-          label="Maker"
-          value={draft.maker}
-          maxLength={80}
-          error={faultAt('maker')}
-          onChange={(e) => set({ maker: e.currentTarget.value })}
-        />
-        <NumberInput
-          hideControls
-          label="Price, EUR"
-          min={0}
-          decimalScale={2}
-          value={fromMinor(draft.priceMinor, draft.currency)}
-          onChange={(value) => set({ priceMinor: toMinor(Number(value) || 0, draft.currency) })}
-        />
-        {FIGURES.map(({ key, label, step }) => (
-          <NumberInput
-            hideControls
-            key={key}
-            label={isLength(key) ? `${label}, ${unit}` : label}
-            step={isLength(key) && units === 'inches' ? 0.01 : step}
-            value={draft[key] === null ? '' : isLength(key) ? fromMm(draft[key]) : draft[key]}
-            error={faultAt(key)}
-            onChange={(value) => set({ [key]: value === '' ? null : isLength(key) ? toMm(Number(value)) : value })}
-          />
-        ))}
-        {WORDS.map(({ key, label, values }) => (
-          <NativeSelect
-            key={key}
-            label={label}
-            value={draft[key]}
-            data={values.map((value) => ({ value, label: labelOf(value) }))}
-            error={faultAt(key)}
-            onChange={(e) => set({ [key]: e.currentTarget.value })}
-          />
-        ))}
+        <Fields form={form} set={(change) => put(inKeeping(form.values, change))} />
       </div>
       <div>
-        <Button type="submit" disabled={!checked.success}>
+        <Button type="submit" disabled={faults.length > 0}>
           Keep this blade
         </Button>
         {faults.length > 0 && <p className={css.faults}>{faults.map((f) => `${f.path}: ${f.message}`).join('; ')}</p>}
       </div>
     </form>
+  );
+}
+
+/** What the blade is called and costs, its figures in the units of the device, and its words. */
+function Fields({ form: { values, errors }, set }: FieldsProps) {
+  const { units, unit, toMm, fromMm } = useLengths();
+  return (
+    <>
+      {(
+        [
+          ['name', 'Name', 120],
+          ['maker', 'Maker', 80],
+        ] as const
+      ).map(([key, label, maxLength]) => (
+        <TextInput
+          key={key}
+          label={label}
+          value={values[key]}
+          maxLength={maxLength}
+          error={errors[key]}
+          onChange={(e) => set({ [key]: e.currentTarget.value })}
+        />
+      ))}
+      <NumberInput
+        hideControls
+        label="Price, EUR"
+        min={0}
+        decimalScale={2}
+        decimalSeparator={DECIMAL}
+        value={fromMinor(values.priceMinor, values.currency)}
+        onChange={(value) => set({ priceMinor: toMinor(Number(value) || 0, values.currency) })}
+      />
+      {FIGURES.map(({ key, label, step }) => (
+        <NumberInput
+          hideControls
+          key={key}
+          label={isLength(key) ? `${label}, ${unit}` : label}
+          step={isLength(key) && units === 'inches' ? 0.01 : step}
+          decimalSeparator={DECIMAL}
+          value={values[key] === null ? '' : isLength(key) ? fromMm(values[key]) : values[key]}
+          error={errors[key]}
+          onChange={(value) => set({ [key]: value === '' ? null : isLength(key) ? toMm(Number(value)) : value })}
+        />
+      ))}
+      {WORDS.map(({ key, label, values: words }) => (
+        <NativeSelect
+          key={key}
+          label={label}
+          value={values[key]}
+          data={words.map((value) => ({ value, label: labelOf(value) }))}
+          error={errors[key]}
+          onChange={(e) => set({ [key]: e.currentTarget.value })}
+        />
+      ))}
+    </>
   );
 }

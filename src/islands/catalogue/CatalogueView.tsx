@@ -1,40 +1,24 @@
-import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { kindWords } from '../../../data/kindWords';
 import { reference } from '../../../data/reference';
 import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
 import type { BladeModel } from '../../core/blade/schema';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
-import { assumedFigures } from '../../core/formats/figures';
 import { readListRows, readModelsText } from '../../core/kit/shop/listFile';
 import type { ShopList } from '../../core/kit/shop/shopList';
-import { fromMinor } from '../../core/money/currency';
 import { textOf } from '../../core/formats/bytes';
 import { Dress } from '../shared/Dress';
 import { faultsIn } from '../shared/faultsIn';
 import { FaultList } from '../shared/FaultList';
 import { Masthead } from '../shared/Masthead';
 import { readSheetFile } from '../shared/useSheets';
-import { money, typeName } from '../shared/words';
 import { BladeForm } from './BladeForm';
 import css from './CatalogueView.module.css';
-import { useLengths } from '../shared/units';
+import { ModelTable } from './ModelTable';
+import { type Preview, PreviewedList } from './PreviewedList';
 
 /** Largest catalogue file read, bytes. */
 const MAX_BYTES = 6 * 1024 * 1024;
-const PREVIEWED = 60;
-
-/** A list as it was read, and what to read it from again. */
-interface Preview extends ShopList {
-  file: string;
-  source: string | string[][];
-  currency: string;
-}
-
-const MOST_SHOWN_LEFT = 40;
-/** Currencies a list without any is most likely in. */
-const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'CAD', 'AUD', 'SEK', 'DKK', 'NOK', 'PLN', 'JPY'];
-
 function readSource(source: string | string[][], shipped: readonly BladeModel[], currency: string): ShopList {
   const knowledge = { reference, words: kindWords, models: shipped, hand: 'right' as const, currency };
   return typeof source === 'string' ? readModelsText(source, knowledge) : readListRows(source, knowledge);
@@ -61,7 +45,6 @@ export default function CatalogueView() {
 function Catalogue() {
   const [catalogue, setCatalogue] = useState<Awaited<ReturnType<typeof fetchCatalogue>>>({ models: [], own: [] });
   const [preview, setPreview] = useState<Preview | null>(null);
-  const [duplicates, setDuplicates] = useState<'skip' | 'replace'>('replace');
   const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
   const [told, setTold] = useState('');
 
@@ -160,78 +143,14 @@ function Catalogue() {
           }}
         />
         {preview && (
-          <div className={css.preview}>
-            <p>
-              <b>{preview.file}</b>: <span className="figure">{preview.taken.length}</span>{' '}
-              {preview.taken.length === 1 ? 'model' : 'models'}, of which{' '}
-              <span className="figure">{preview.taken.filter(({ model }) => mine.has(model.id)).length}</span> are there
-              already
-              {preview.left.length > 0 && (
-                <>
-                  ; <span className="figure">{preview.left.length}</span> {preview.left.length === 1 ? 'row' : 'rows'}{' '}
-                  left out, with the reason below
-                </>
-              )}
-              . Nothing is taken over yet.
-            </p>
-            {preview.taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
-              <div className={css.row}>
-                <NativeSelect
-                  label="Prices that name no currency are in"
-                  value={preview.currency}
-                  data={CURRENCIES}
-                  onChange={(e) => inCurrency(e.currentTarget.value)}
-                />
-              </div>
-            )}
-            <ModelTable
-              models={preview.taken.slice(0, PREVIEWED).map(({ model }) => model)}
-              note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : mine.has(m.id) ? 'there already' : 'new')}
-            />
-            {preview.taken.length > PREVIEWED && <p className="faded">…and {preview.taken.length - PREVIEWED} more.</p>}
-            {preview.left.length > 0 && (
-              <details open className={css.left}>
-                <summary>Left out</summary>
-                <ul>
-                  {preview.left.slice(0, MOST_SHOWN_LEFT).map(({ row, text, why }) => (
-                    <li key={row}>
-                      <span className="figure">row {row}</span> {text} <small>{why}</small>
-                    </li>
-                  ))}
-                </ul>
-                {preview.left.length > MOST_SHOWN_LEFT && (
-                  <p className="faded">…and {preview.left.length - MOST_SHOWN_LEFT} more.</p>
-                )}
-              </details>
-            )}
-            <div className={css.row}>
-              <span>What is there already is</span>
-              <SegmentedControl
-                aria-label="What is there already is"
-                value={duplicates}
-                data={[
-                  { value: 'replace', label: 'replaced' },
-                  { value: 'skip', label: 'left' },
-                ]}
-                onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
-              />
-              <Button
-                className={css.first ?? ''}
-                disabled={preview.taken.length === 0}
-                onClick={() =>
-                  void take(
-                    preview.taken.map(({ model }) => model),
-                    duplicates,
-                  )
-                }
-              >
-                Take them over
-              </Button>
-              <Button variant="default" onClick={() => setPreview(null)}>
-                Leave it
-              </Button>
-            </div>
-          </div>
+          <PreviewedList
+            preview={preview}
+            mine={mine}
+            shipped={shipped}
+            onCurrency={inCurrency}
+            onTake={(models, how) => void take(models, how)}
+            onLeave={() => setPreview(null)}
+          />
         )}
       </section>
 
@@ -247,51 +166,5 @@ function Catalogue() {
         <BladeForm taken={new Set([...mine, ...shipped])} onSave={(model) => take([model], 'skip')} />
       </section>
     </main>
-  );
-}
-
-function ModelTable({
-  models,
-  note,
-  onRemove,
-}: {
-  models: BladeModel[];
-  note: (model: BladeModel) => string;
-  onRemove?: (id: string) => void;
-}) {
-  const { length } = useLengths();
-  return (
-    <div className={css.scroll}>
-      <table>
-        <tbody>
-          {models.map((model) => (
-            <tr key={model.id}>
-              <th scope="row">{model.name}</th>
-              <td>{typeName(model.type)}</td>
-              <td className="figure">{length(model.lengthMm)}</td>
-              <td className="figure">{money(fromMinor(model.priceMinor, model.currency), model.currency)}</td>
-              <td className="faded">
-                {note(model)}
-                {assumedFigures(model).length > 0 && (
-                  <small>taken from its kind: {assumedFigures(model).join(', ')}</small>
-                )}
-              </td>
-              {onRemove && (
-                <td>
-                  <Button
-                    size="compact-xs"
-                    variant="default"
-                    aria-label={`Remove ${model.name}`}
-                    onClick={() => onRemove(model.id)}
-                  >
-                    Remove
-                  </Button>
-                </td>
-              )}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }

@@ -1,4 +1,5 @@
 import { Button, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
 import { useEffect, useState, type ReactNode } from 'react';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { parseJson } from '../../core/formats/json';
@@ -35,7 +36,7 @@ const toStart = () => location.assign('/');
 /** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
 export function YourData({ hasAny, onTrouble }: Props) {
   const [code, setCode] = useState<string | null>(null);
-  const [typed, setTyped] = useState('');
+  const [tried, setTried] = useState('');
   const [told, setTold] = useState('');
   const [asking, setAsking] = useState<Asking>(null);
   const [deleted, setDeleted] = useState<DeletedKitchen[]>([]);
@@ -60,9 +61,10 @@ export function YourData({ hasAny, onTrouble }: Props) {
       setTold(`${kitchens} kitchens and ${models.added} models of your own were taken in.`);
       toStart();
     });
-  const open = (leave: boolean) =>
+  const open = (code: string, leave: boolean) =>
     trying('That code opened nothing', async () => {
-      await openWithCode(typed, leave).then(toStart, (error: unknown) => {
+      setTried(code);
+      await openWithCode(code, leave).then(toStart, (error: unknown) => {
         if (!(error instanceof Refused) || error.status !== 409) throw error;
         setAsking('leave');
       });
@@ -108,51 +110,8 @@ export function YourData({ hasAny, onTrouble }: Props) {
           works.
         </p>
       )}
-      <form
-        className={css.row}
-        onSubmit={(e) => {
-          e.preventDefault();
-          void open(false);
-        }}
-      >
-        <TextInput
-          className={css.typed ?? ''}
-          label="Recovery code from another browser"
-          placeholder="XXXXX-XXXXX-XXXXX-XXXXX-XXXXX"
-          autoComplete="off"
-          maxLength={40}
-          value={typed}
-          onChange={(e) => setTyped(e.currentTarget.value)}
-        />
-        <Button type="submit" variant="default" disabled={typed.trim() === ''}>
-          Open
-        </Button>
-      </form>
-      {deleted.length > 0 && (
-        <div>
-          <h3>Deleted kitchens</h3>
-          <ul className={list.list}>
-            {deleted.map(({ id, name, deletedAt }) => (
-              <li key={id} className={list.mine}>
-                <span>
-                  {name} <span className="faded">deleted {day(deletedAt)}, kept for 30 days</span>
-                </span>
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  aria-label={`Have ${name} back`}
-                  onClick={() => void restore(id)}
-                >
-                  Have it back
-                </Button>
-              </li>
-            ))}
-          </ul>
-          <Button size="compact-sm" variant="default" onClick={() => setAsking('empty')}>
-            Delete them for good
-          </Button>
-        </div>
-      )}
+      <CodeForm onCode={(code) => void open(code, false)} />
+      {deleted.length > 0 && <Deleted kitchens={deleted} onBack={restore} onEmpty={() => setAsking('empty')} />}
       <Sure
         open={asking === 'forget'}
         title="Forget everything?"
@@ -191,13 +150,73 @@ export function YourData({ hasAny, onTrouble }: Props) {
         onNo={() => setAsking(null)}
         onYes={() => {
           setAsking(null);
-          void open(true);
+          void open(tried, true);
         }}
       >
         This browser has kitchens of its own. They would no longer be shown here: first save them as a file, or make a
         code that opens them again.
       </Sure>
     </section>
+  );
+}
+
+/** A code from another browser, typed. */
+function CodeForm({ onCode }: { onCode: (code: string) => void }) {
+  const form = useForm({
+    initialValues: { code: '' },
+    validate: { code: (code) => (code.trim() ? null : 'Type the code first.') },
+  });
+  return (
+    <form className={css.row} onSubmit={form.onSubmit(({ code }) => onCode(code))}>
+      <TextInput
+        className={css.typed ?? ''}
+        label="Recovery code from another browser"
+        placeholder="XXXXX-XXXXX-XXXXX-XXXXX-XXXXX"
+        autoComplete="off"
+        maxLength={40}
+        {...form.getInputProps('code')}
+      />
+      <Button type="submit" variant="default" disabled={!form.isValid()}>
+        Open
+      </Button>
+    </form>
+  );
+}
+
+/** Kitchens deleted within the last thirty days. */
+function Deleted({
+  kitchens,
+  onBack,
+  onEmpty,
+}: {
+  kitchens: DeletedKitchen[];
+  onBack: (id: string) => Promise<void>;
+  onEmpty: () => void;
+}) {
+  return (
+    <div>
+      <h3>Deleted kitchens</h3>
+      <ul className={list.list}>
+        {kitchens.map(({ id, name, deletedAt }) => (
+          <li key={id} className={list.mine}>
+            <span>
+              {name} <span className="faded">deleted {day(deletedAt)}, kept for 30 days</span>
+            </span>
+            <Button
+              size="compact-sm"
+              variant="default"
+              aria-label={`Have ${name} back`}
+              onClick={() => void onBack(id)}
+            >
+              Have it back
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Button size="compact-sm" variant="default" onClick={() => onEmpty()}>
+        Delete them for good
+      </Button>
+    </div>
   );
 }
 
