@@ -137,6 +137,121 @@ function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update
   );
 }
 
+/** The step's knife in figures, as far as they are known. */
+function Figures({ step, currency }: Pick<Props, 'step' | 'currency'>) {
+  const { length } = useLengths();
+  return (
+    <dl className={css.figures}>
+      {[
+        ['Edge', step.lengthMm && length(step.lengthMm)],
+        ['Heel', step.heelHeightMm && length(step.heelHeightMm)],
+        ['Weight', step.weightG && `${step.weightG} g`],
+        ['Hardness', step.hrc && `${step.hrc} HRC`],
+        ['Bevel', step.bevel],
+        ['A year', step.costPerYear > 0 && money(step.costPerYear, currency)],
+        ['Average keenness', step.edge && `${Math.round(step.edge.averageKeenness * 100)} of 100`],
+        [
+          'Sharpen every',
+          step.edge?.sharpenEveryWeeks && `${Math.max(1, Math.round(step.edge.sharpenEveryWeeks))} weeks`,
+        ],
+        ['Hone every', step.edge?.honeEveryDays && `${step.edge.honeEveryDays} days`],
+        ['Ground to', step.edge && step.type && step.action === 'buy' && `${step.edge.angleDeg}° a side`],
+      ].map(([name, value]) =>
+        value ? (
+          <div key={String(name)}>
+            <dt>{name}</dt>
+            <dd className="figure">{value}</dd>
+          </div>
+        ) : null,
+      )}
+    </dl>
+  );
+}
+
+/** What comes close, and what is given up with it. */
+function RunnersUp({ step, currency, catalogue, update }: Pick<Props, 'step' | 'currency' | 'catalogue' | 'update'>) {
+  return (
+    <>
+      <h3>Runners-up</h3>
+      <ul className={css.runners}>
+        {step.runnersUp.map(({ model, costsCoverage, price }) => {
+          const other = catalogue.get(model);
+          return (
+            <li key={model}>
+              <span>
+                {other ? `${other.name}, ${other.maker}` : model} at <b className="figure">{money(price, currency)}</b>
+              </span>
+              <span className="faded">
+                {costsCoverage <= 0 ? 'as good' : `${(costsCoverage * 100).toFixed(1)} points less`}
+              </span>
+              <Button
+                size="compact-sm"
+                variant="default"
+                aria-label={`Take it: ${other?.name ?? model}`}
+                onClick={() => update((k) => swapped(k, step.model ?? '', model))}
+              >
+                Take it
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}
+
+/** The tasks that go to it, each opening into the parts of its score. */
+function TakesOver({ step, worker }: Pick<Props, 'step' | 'worker'>) {
+  const [task, setTask] = useState<string | null>(null);
+  const [parts, setParts] = useState<Explanation | null>(null);
+  const show = async (id: string) => {
+    if (task === id) {
+      setTask(null);
+      return;
+    }
+    setTask(id);
+    setParts(null);
+    setParts(await worker.explain(target, id));
+  };
+  const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
+  const canExplain = step.action !== 'tool';
+
+  return (
+    <div>
+      <h3>Takes over</h3>
+      <ul className={css.tasks}>
+        {step.takesOver.map((over) => (
+          <li key={over.task}>
+            <button
+              type="button"
+              className={css.task}
+              disabled={!canExplain}
+              aria-expanded={canExplain ? task === over.task : undefined}
+              onClick={() => void show(over.task)}
+            >
+              <span>{taskName(over.task)}</span>
+              <span className="faded figure">{minutes(over.minutesPerWeek)} min</span>
+              <span className={css.score}>
+                <b className="figure">{over.score}</b> {scoreWord(over.score, null)}
+                {over.measured && ', measured'}
+              </span>
+            </button>
+            {task === over.task &&
+              (parts ? (
+                <>
+                  <ScoreParts explanation={parts} />
+                  {parts.veto === null && <SeeTheCut worker={worker} targets={[target]} task={over.task} />}
+                </>
+              ) : (
+                <p className="faded">Working it out…</p>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 /** One step opened: why it is there, the tasks it takes over with the parts of each score, how sure it is, and what comes close. */
 export default function StepStory({
   step,
@@ -151,23 +266,9 @@ export default function StepStory({
   onDone,
   onClose,
 }: Props) {
-  const { length, told } = useLengths();
-  const [task, setTask] = useState<string | null>(null);
-  const [parts, setParts] = useState<Explanation | null>(null);
+  const { told } = useLengths();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus({ preventScroll: true }), []);
-
-  const show = async (id: string) => {
-    if (task === id) {
-      setTask(null);
-      return;
-    }
-    setTask(id);
-    setParts(null);
-    setParts(await worker.explain(target, id));
-  };
-  const target = step.owned !== undefined ? { owned: step.owned } : { model: step.model ?? '' };
-  const canExplain = step.action !== 'tool';
 
   return (
     <section className={css.story} aria-labelledby="story">
@@ -188,99 +289,15 @@ export default function StepStory({
               <li key={sentence}>{told(sentence)}</li>
             ))}
           </ul>
-          {step.lengthMm !== null && (
-            <dl className={css.figures}>
-              {[
-                ['Edge', step.lengthMm && length(step.lengthMm)],
-                ['Heel', step.heelHeightMm && length(step.heelHeightMm)],
-                ['Weight', step.weightG && `${step.weightG} g`],
-                ['Hardness', step.hrc && `${step.hrc} HRC`],
-                ['Bevel', step.bevel],
-                ['A year', step.costPerYear > 0 && money(step.costPerYear, currency)],
-                ['Average keenness', step.edge && `${Math.round(step.edge.averageKeenness * 100)} of 100`],
-                [
-                  'Sharpen every',
-                  step.edge?.sharpenEveryWeeks && `${Math.max(1, Math.round(step.edge.sharpenEveryWeeks))} weeks`,
-                ],
-                ['Hone every', step.edge?.honeEveryDays && `${step.edge.honeEveryDays} days`],
-                ['Ground to', step.edge && step.type && step.action === 'buy' && `${step.edge.angleDeg}° a side`],
-              ].map(([name, value]) =>
-                value ? (
-                  <div key={String(name)}>
-                    <dt>{name}</dt>
-                    <dd className="figure">{value}</dd>
-                  </div>
-                ) : null,
-              )}
-            </dl>
-          )}
+          {step.lengthMm !== null && <Figures step={step} currency={currency} />}
           {step.action !== 'retire' && step.action !== 'service' && !step.upkeep && (
             <Surety sure={sure} at={step.order - 1} catalogue={catalogue} />
           )}
           {step.runnersUp.length > 0 && (
-            <>
-              <h3>Runners-up</h3>
-              <ul className={css.runners}>
-                {step.runnersUp.map(({ model, costsCoverage, price }) => {
-                  const other = catalogue.get(model);
-                  return (
-                    <li key={model}>
-                      <span>
-                        {other ? `${other.name}, ${other.maker}` : model} at{' '}
-                        <b className="figure">{money(price, currency)}</b>
-                      </span>
-                      <span className="faded">
-                        {costsCoverage <= 0 ? 'as good' : `${(costsCoverage * 100).toFixed(1)} points less`}
-                      </span>
-                      <Button
-                        size="compact-sm"
-                        variant="default"
-                        aria-label={`Take it: ${other?.name ?? model}`}
-                        onClick={() => update((k) => swapped(k, step.model ?? '', model))}
-                      >
-                        Take it
-                      </Button>
-                    </li>
-                  );
-                })}
-              </ul>
-            </>
+            <RunnersUp step={step} currency={currency} catalogue={catalogue} update={update} />
           )}
         </div>
-        {step.takesOver.length > 0 && (
-          <div>
-            <h3>Takes over</h3>
-            <ul className={css.tasks}>
-              {step.takesOver.map((over) => (
-                <li key={over.task}>
-                  <button
-                    type="button"
-                    className={css.task}
-                    disabled={!canExplain}
-                    aria-expanded={canExplain ? task === over.task : undefined}
-                    onClick={() => void show(over.task)}
-                  >
-                    <span>{taskName(over.task)}</span>
-                    <span className="faded figure">{minutes(over.minutesPerWeek)} min</span>
-                    <span className={css.score}>
-                      <b className="figure">{over.score}</b> {scoreWord(over.score, null)}
-                      {over.measured && ', measured'}
-                    </span>
-                  </button>
-                  {task === over.task &&
-                    (parts ? (
-                      <>
-                        <ScoreParts explanation={parts} />
-                        {parts.veto === null && <SeeTheCut worker={worker} targets={[target]} task={over.task} />}
-                      </>
-                    ) : (
-                      <p className="faded">Working it out…</p>
-                    ))}
-                </li>
-              ))}
-            </ul>
-          </div>
-        )}
+        {step.takesOver.length > 0 && <TakesOver step={step} worker={worker} />}
       </div>
       {step.action === 'buy' && (
         <InAnyShop

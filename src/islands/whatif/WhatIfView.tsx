@@ -1,6 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useDebouncedValue } from '@mantine/hooks';
+import { useForm } from '@mantine/form';
 import { useCallback, useEffect, useState } from 'react';
 import type { Snapshot } from '../../client/snapshots';
 import type { StoredKitchen } from '../../client/kitchens';
@@ -75,7 +76,6 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const { kitchen, update } = edits;
   const { catalogue, trouble } = useCatalogue(worker);
   const [scratch, setScratch] = useState<KitchenFile | null>(null);
-  const [name, setName] = useState('');
   const store = useSnapshots(id, worker);
   const other = scratch ?? kitchen;
   const { argued: now, busy: planning } = usePlan(kitchen, worker, catalogue !== null);
@@ -113,18 +113,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
               <Side title="As it is" argued={now} catalogue={catalogue} />
               <Side title={scratch ? 'As it would be' : 'The same, so far'} argued={then} catalogue={catalogue} />
             </div>
-            <section className={css.changes} aria-live="polite" aria-label="Differences">
-              <h2>What is different</h2>
-              {changes.length > 0 ? (
-                <ul>
-                  {changes.map((change) => (
-                    <li key={change}>{change}</li>
-                  ))}
-                </ul>
-              ) : (
-                <p className="faded">{scratch ? 'The plan stays as it is.' : 'Nothing yet.'}</p>
-              )}
-            </section>
+            <Differences changes={changes} changed={scratch !== null} />
             <div className={css.actions}>
               <Button
                 size="sm"
@@ -141,72 +130,120 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
                 Throw it away
               </Button>
             </div>
-            <form
-              className={css.naming}
-              onSubmit={(e) => {
-                e.preventDefault();
-                void store.add(scratch ? 'scenario' : 'snapshot', name.trim() || 'Unnamed', other);
-                setName('');
-              }}
-            >
-              <TextInput
-                label={scratch ? 'Name this scenario' : 'Name a snapshot of today'}
-                placeholder={scratch ? 'if we ate no meat' : 'before the new board'}
-                maxLength={80}
-                value={name}
-                onChange={(e) => setName(e.currentTarget.value)}
-              />
-              <Button type="submit" size="sm" variant="default">
-                {scratch ? 'Keep the scenario' : 'Keep the snapshot'}
-              </Button>
-            </form>
+            <Naming
+              key={scratch ? 'scenario' : 'snapshot'}
+              kind={scratch ? 'scenario' : 'snapshot'}
+              onName={(kind, name) => void store.add(kind, name, other)}
+            />
           </>
         ) : (
           !trouble && !busy && <p>Stopped. Change an answer, and both are planned again.</p>
         )}
         {store.trouble && <p role="alert">{store.trouble}</p>}
-        <section aria-labelledby="kept">
-          <h2 id="kept">Kept scenarios and snapshots</h2>
-          {store.snapshots.length === 0 ? (
-            <p className="faded">None yet. Buying, sharpening or giving away keeps a snapshot by itself.</p>
-          ) : (
-            <ul className={css.kept}>
-              {store.snapshots.map((each) => (
-                <li key={each.id}>
-                  <span>
-                    <b>{each.name}</b>{' '}
-                    <span className="faded">
-                      {each.kind}, {day(each.createdAt)}
-                    </span>
-                  </span>
-                  <Button
-                    size="xs"
-                    variant="default"
-                    aria-label={`Compare with ${each.name}`}
-                    onClick={() => {
-                      setScratch(each.kitchen);
-                      scrollTo({ top: 0 });
-                    }}
-                  >
-                    Compare
-                  </Button>
-                  <Button
-                    size="xs"
-                    variant="subtle"
-                    color="gray"
-                    className={css.drop ?? ''}
-                    aria-label={`Delete ${each.name}`}
-                    onClick={() => void store.drop(each.id)}
-                  >
-                    Delete
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          )}
-        </section>
+        <Kept
+          snapshots={store.snapshots}
+          onCompare={(kitchen) => {
+            setScratch(kitchen);
+            scrollTo({ top: 0 });
+          }}
+          onDelete={(which) => void store.drop(which)}
+        />
       </main>
     </div>
+  );
+}
+
+/** What would be different, in a few words each. */
+function Differences({ changes, changed }: { changes: readonly string[]; changed: boolean }) {
+  return (
+    <section className={css.changes} aria-live="polite" aria-label="Differences">
+      <h2>What is different</h2>
+      {changes.length > 0 ? (
+        <ul>
+          {changes.map((change) => (
+            <li key={change}>{change}</li>
+          ))}
+        </ul>
+      ) : (
+        <p className="faded">{changed ? 'The plan stays as it is.' : 'Nothing yet.'}</p>
+      )}
+    </section>
+  );
+}
+
+const NAMED = {
+  scenario: { label: 'Name this scenario', placeholder: 'if we ate no meat', keep: 'Keep the scenario' },
+  snapshot: { label: 'Name a snapshot of today', placeholder: 'before the new board', keep: 'Keep the snapshot' },
+} as const;
+
+/** A name under which it is kept; one that is left empty is unnamed. */
+function Naming({ kind, onName }: { kind: Snapshot['kind']; onName: (kind: Snapshot['kind'], name: string) => void }) {
+  const form = useForm({ initialValues: { name: '' } });
+  const { label, placeholder, keep } = NAMED[kind];
+  return (
+    <form
+      className={css.naming}
+      onSubmit={form.onSubmit(({ name }) => {
+        onName(kind, name.trim() || 'Unnamed');
+        form.reset();
+      })}
+    >
+      <TextInput label={label} placeholder={placeholder} maxLength={80} {...form.getInputProps('name')} />
+      <Button type="submit" size="sm" variant="default">
+        {keep}
+      </Button>
+    </form>
+  );
+}
+
+/** Scenarios and snapshots kept beside the kitchen: compared with it, or deleted. */
+function Kept({
+  snapshots,
+  onCompare,
+  onDelete,
+}: {
+  snapshots: readonly Snapshot[];
+  onCompare: (kitchen: KitchenFile) => void;
+  onDelete: (id: string) => void;
+}) {
+  return (
+    <section aria-labelledby="kept">
+      <h2 id="kept">Kept scenarios and snapshots</h2>
+      {snapshots.length === 0 ? (
+        <p className="faded">None yet. Buying, sharpening or giving away keeps a snapshot by itself.</p>
+      ) : (
+        <ul className={css.kept}>
+          {snapshots.map((each) => (
+            <li key={each.id}>
+              <span>
+                <b>{each.name}</b>{' '}
+                <span className="faded">
+                  {each.kind}, {day(each.createdAt)}
+                </span>
+              </span>
+              <Button
+                size="xs"
+                variant="default"
+                aria-label={`Compare with ${each.name}`}
+                onClick={() => onCompare(each.kitchen)}
+              >
+                Compare
+              </Button>
+              <Button
+                size="xs"
+                variant="subtle"
+                color="gray"
+                className={css.drop ?? ''}
+                aria-label={`Delete ${each.name}`}
+                onClick={() => onDelete(each.id)}
+              >
+                Delete
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
   );
 }
 
