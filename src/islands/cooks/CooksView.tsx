@@ -133,9 +133,7 @@ function Wanted({
   const board = { ...DEFAULTS.board, ...edits.kitchen.board };
   return (
     <section className={css.wanted} aria-labelledby="wanted">
-      <h2 id="wanted">
-        A general knife of <span className="figure">{range(from, to)}</span>
-      </h2>
+      <h2 id="wanted">A general knife of {range(from, to)}</h2>
       {band && short && long && (
         <LengthDrawing
           band={band}
