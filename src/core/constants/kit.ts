@@ -54,6 +54,12 @@ export const WORTH = {
     'house judgement',
   ),
   looks: c(0.002, 'coverage', 'what looks weigh: they break ties', 'house judgement'),
+  ceramic: c(
+    0.008,
+    'coverage',
+    'an edge that nobody at home puts right, and that snaps, has to add so much more',
+    'trade practice',
+  ),
   seldom: c(
     0.01,
     'coverage',

@@ -13,7 +13,9 @@ const { reach: r, span: s, comfort: co, board: bo } = FIT;
 export function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const { widthMm } = task;
   const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
-  const drawn = task.long && task.clean === 3 && task.firm <= 2 && !sawing ? r.drawDepth.value * task.heightMm : 0;
+  // what is soft must be drawn through, and what clings even more
+  const isDrawn = (task.long || task.stick === 3) && task.clean === 3 && task.firm <= 2 && !sawing;
+  const drawn = isDrawn ? r.drawDepth.value * task.heightMm : 0;
   const wanted = drawn + across + r.follow.value + (sawing ? r.sawn.value : 1) * r.followShare.value * across;
   return wanted / Math.max(r.least.value, lengthMm - r.tipLoss.value);
 }
@@ -136,6 +138,8 @@ export const comfort: Part = {
       return off === 0
         ? `${mm(lengthMm)} is drawn with ease.${also}`
         : `${mm(lengthMm)} is ${mm(off)} longer than this hand draws with ease.${also}`;
+    if (off === 0 && tooShort(b, context) > 0)
+      return `${mm(lengthMm)} is shorter than the wanted ${band}, which this work forgives.${also}`;
     if (off === 0) return `${mm(lengthMm)}${flat} lies in the wanted band, ${band}.${also}`;
     return `${mm(lengthMm)}${flat} is ${mm(off)} ${lengthMm < length.fromMm ? 'shorter' : 'longer'} than the wanted ${band}.${also}`;
   },

@@ -17,6 +17,7 @@ export function dislike({ blade, steel }: BladeTraits, type: BladeType, { tastes
   const isUnknown = type.seldom === true && cooks.every(({ experience }) => experience !== 'trained');
   return (
     against(isUnknown, WORTH.seldom.value) +
+    against(blade.steel === 'ceramic', WORTH.ceramic.value) +
     against(tastes.steel === 'stainless' && !stainless) +
     against(tastes.steel === 'clad' && !clad) +
     against(tastes.steel === 'reactive' && (stainless || clad)) +
