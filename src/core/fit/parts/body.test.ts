@@ -50,6 +50,14 @@ describe('steering', () => {
     expect(partWhy(steer, usuba, 'squash-break')).toContain('drifts to one side');
   });
 
+  test('a sheet is peeled evenly by a flat back only, and nothing wedges it apart', () => {
+    const hand = modeOf('sheet-peel', 'hand');
+    expect([steer.level(taskNamed('sheet-peel'), hand), wedge.level(taskNamed('sheet-peel'), hand)]).toEqual([1, 0]);
+    const sheet = (id: string) => partValue(steer, traitsOf(id), 'sheet-peel', undefined, hand);
+    expect([sheet('tidewrack-usuba-195'), sheet('ploverdale-chef-200')]).toEqual([1, FIT.steer.sheet.value]);
+    expect(steer.level(taskNamed('root-peel'), modeOf('root-peel', 'hand'))).toBe(0);
+  });
+
   test('an uneven bevel drifts less than a single one', () => {
     const bevel = (kind: 'uneven' | 'single') =>
       partValue(steer, traitsOf('tidewrack-usuba-195', { bevel: kind }), 'swede-block');

@@ -2,7 +2,7 @@ import { thicknessAtDepthMm } from '../../blade/thickness';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import type { Mode } from '../modes';
+import { isSheet, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -15,6 +15,8 @@ export const wedge: Part = {
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
     task.load < w.breaks.value &&
+    // a sheet gives way to the side
+    !(mode.id === 'hand' && isSheet(task)) &&
     (mode.id === 'board' || ((mode.id === 'slice' || mode.id === 'hand') && task.firm >= w.from.value))
       ? 1
       : 0,
@@ -32,10 +34,14 @@ export const steer: Part = {
   id: 'steer',
   restsOn: 'task',
   name: 'Steering',
-  about: 'Drift of one-sided bevels in tall dense food.',
+  about: 'Drift of one-sided bevels in tall dense food, and of two-sided ones round a sheet.',
   level: (task, mode) =>
-    task.load < w.breaks.value && (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw') ? 1 : 0,
-  value: (b, task) => {
+    task.load < w.breaks.value &&
+    (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' || (mode.id === 'hand' && isSheet(task)))
+      ? 1
+      : 0,
+  value: (b, task, _cook, mode) => {
+    if (mode.id === 'hand') return b.blade.bevel === 'single' ? 1 : st.sheet.value;
     if (b.blade.bevel === 'double') return 1;
     const drift = b.blade.bevel === 'single' ? st.single.value : st.uneven.value;
     return (
@@ -45,10 +51,15 @@ export const steer: Part = {
         (st.low.value + (1 - st.low.value) * ramp(task.heightMm, st.lowMm.value, st.tallMm.value))
     );
   },
-  why: (b, _task, _cook, _mode, value) =>
-    b.blade.bevel === 'double'
+  why: (b, _task, _cook, mode, value) => {
+    if (mode.id === 'hand')
+      return b.blade.bevel === 'single'
+        ? 'Its flat back lies on the food and keeps the sheet even.'
+        : 'Ground on both sides: the sheet comes out a little uneven.';
+    return b.blade.bevel === 'double'
       ? 'Ground on both sides: it cuts straight.'
-      : `Ground ${b.blade.bevel === 'single' ? 'on one side' : 'unevenly'}: ${byValue(value, 'no drift in soft food', 'drifts a little', 'drifts to one side')}.`,
+      : `Ground ${b.blade.bevel === 'single' ? 'on one side' : 'unevenly'}: ${byValue(value, 'no drift in soft food', 'drifts a little', 'drifts to one side')}.`;
+  },
 };
 
 export const release: Part = {
