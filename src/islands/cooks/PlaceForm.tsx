@@ -30,13 +30,15 @@ function BoardPicture({ lengthMm, widthMm }: { lengthMm: number; widthMm: number
 /** The place: board, counter, storage, and how knives are treated. */
 export function PlaceForm(asked: QuestionProps) {
   const { told } = useLengths();
-  const boards = BOARD_SIZES.map(({ value, lengthMm, widthMm }) => [
-    value,
-    { about: told(`${lengthMm} × ${widthMm} mm`), drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} /> },
-  ]);
+  const boards = new Map(
+    BOARD_SIZES.map(({ value, lengthMm, widthMm }) => [
+      value as string,
+      { about: told(`${lengthMm} × ${widthMm} mm`), drawing: <BoardPicture lengthMm={lengthMm} widthMm={widthMm} /> },
+    ]),
+  );
   return (
     <div className={css.form}>
-      <Question of="boardSize" {...asked} label="Board, to one scale" drawn={Object.fromEntries(boards)} />
+      <Question of="boardSize" {...asked} label="Board, to one scale" drawn={boards} />
       <div className={css.pair}>
         <Question of="boardLengthMm" {...asked} />
         <Question of="boardWidthMm" {...asked} />

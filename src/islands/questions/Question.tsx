@@ -16,7 +16,7 @@ interface Props extends QuestionProps {
   label?: string;
   hint?: string | undefined;
   /** Drawings of answers, and what is told of them beside their own words. */
-  drawn?: Record<string, { drawing?: ReactNode; about?: string }>;
+  drawn?: ReadonlyMap<string, { drawing?: ReactNode; about?: string }>;
 }
 
 /** More answers than this do not fit into a row of tabs. */
@@ -67,7 +67,7 @@ function One({
   label,
   hint,
   compact = false,
-  drawn = {},
+  drawn,
   value,
   onChange,
 }: {
@@ -96,7 +96,7 @@ function One({
   return (
     <Picks
       {...{ label, hint, value, onChange }}
-      options={answers.map((answer) => ({ ...answer, ...drawn[answer.value] }))}
+      options={answers.map((answer) => ({ ...answer, ...drawn?.get(answer.value) }))}
     />
   );
 }
