@@ -294,7 +294,7 @@ export const FIT = {
     longTo: c(270, 'mm', 'one this long saws', 'house judgement'),
   },
   steer: {
-    sheet: c(0.93, 'factor', 'without a flat back to lie on the food a sheet comes out uneven', 'trade practice'),
+    sheet: c(0.88, 'factor', 'without a flat back to lie on the food a sheet comes out uneven', 'trade practice'),
     single: c(0.5, 'score', 'drift of a single bevel in tall dense food', 'house judgement'),
     uneven: c(0.18, 'score', 'drift of an uneven bevel there', 'house judgement'),
     firmFrom: c(1.5, 'firmness', 'softer food never steers a blade', 'house judgement'),

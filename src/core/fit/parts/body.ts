@@ -15,8 +15,6 @@ export const wedge: Part = {
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
     task.load < w.breaks.value &&
-    // a sheet gives way to the side
-    !(mode.id === 'hand' && isSheet(task)) &&
     (mode.id === 'board' || ((mode.id === 'slice' || mode.id === 'hand') && task.firm >= w.from.value))
       ? 1
       : 0,
