@@ -42,3 +42,14 @@ test('the first minute: a kit in a sentence, the money asked, one question more;
   expect(await topics()).toBe(all);
   expect(errors).toEqual([]);
 });
+
+test('a page whose script cannot be fetched says so, and how to go on', async () => {
+  const page = await browser.newPage();
+  await page.setRequestInterception(true);
+  page.on('request', (request) => void (/StartView/.test(request.url()) ? request.abort() : request.continue()));
+  await page.goto(address);
+  const told = await page.waitForSelector('[role="alert"]', { timeout: 25_000 });
+  expect(await told?.evaluate((e) => e.textContent)).toMatch(/did not start.*Nothing is lost.*Load it again/);
+  // what the server showed is still there
+  expect(await page.$$eval('h1', (all) => all.length)).toBe(1);
+});

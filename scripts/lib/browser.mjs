@@ -30,13 +30,20 @@ export async function openBrowser() {
 /** What the server showed of a page has made room for the page that answers. */
 const isAlive = () => document.readyState !== 'loading' && !document.querySelector('[data-first]');
 
-/** Every way to another page in this window ends when that page answers. */
+/** Every way to another page in this window ends when that page answers; a reload waits for its navigation by itself. */
 export function onceAlive(page) {
-  for (const way of ['goto', 'reload', 'waitForNavigation']) {
+  const failed = [];
+  page.on('requestfailed', (request) => failed.push(`${request.url()} ${request.failure()?.errorText ?? ''}`));
+  page.on('response', (response) => response.status() >= 400 && failed.push(`${response.url()} ${response.status()}`));
+  for (const way of ['goto', 'waitForNavigation']) {
     const go = page[way].bind(page);
     page[way] = async (...how) => {
       const response = await go(...how);
-      await page.waitForFunction(isAlive);
+      await page.waitForFunction(isAlive, { polling: 50 }).catch((error) => {
+        throw new Error(`${page.url()} never answered; not fetched: ${failed.join(', ') || 'nothing'}`, {
+          cause: error,
+        });
+      });
       return response;
     };
   }

@@ -1,0 +1,16 @@
+// What the server showed of a page makes room for the page that answers. Where that does not come, as when a part of it could not be fetched,
+// the reader is told instead of waiting for ever.
+addEventListener('load', () => {
+  setTimeout(() => {
+    const first = document.querySelector('[data-first] main');
+    if (!first) return;
+    const told = document.createElement('p');
+    told.setAttribute('role', 'alert');
+    told.append('This page did not start: a part of it could not be fetched. Nothing is lost. ');
+    const again = document.createElement('a');
+    again.href = location.href;
+    again.textContent = 'Load it again';
+    told.append(again);
+    first.prepend(told);
+  }, 15000);
+});
