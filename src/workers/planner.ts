@@ -27,6 +27,8 @@ import { shippedModels } from '../../data/models';
 import { QUICK } from '../core/kit/search/choose';
 import { planFrom, stepsOf } from '../core/kit/plan/plan';
 import { firstAnswer } from '../core/kit/plan/firstAnswer';
+import { planning } from '../core/kit/plan/planKitchen';
+import { Robustness } from '../core/kit/robustness/robustness';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { servedBy, type Served } from '../core/kit/plan/assignment';
 import { allTasks, preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
@@ -62,13 +64,6 @@ const argue = () => import('./argue');
 const shop = () => import('./shop');
 const edges = () => import('./edges');
 const keep = () => import('./keep');
-
-/** What makes an answer certain; null when a newer question has come while it was fetched. */
-async function proving() {
-  const { id } = newest;
-  const part = await import('./proving');
-  return newest.isStanding(id) ? part : null;
-}
 
 function contextFor(file: KitchenFile): PlanningContext {
   const laid = preparePlanning(file, reference, models, undefined, context);
@@ -120,15 +115,12 @@ export const kitchenWorker = {
   async thorough(tell: (gap: number) => void): Promise<{ plan: Plan; served: Served[] } | null> {
     if (!context) return null;
     const on = context;
-    const part = await proving();
     let told = NaN;
-    const best =
-      part &&
-      (await newest.run(part.planning(on), ({ proof }) => {
-        // told when it shows: to a tenth of a point
-        const gap = Math.round(proof.gap * 1000) / 1000;
-        if (gap !== told) tell((told = gap));
-      }));
+    const best = await newest.run(planning(on), ({ proof }) => {
+      // told when it shows: to a tenth of a point
+      const gap = Math.round(proof.gap * 1000) / 1000;
+      if (gap !== told) tell((told = gap));
+    });
     if (!best) return null;
     const { plan, context: stands } = best;
     planned = stands;
@@ -146,9 +138,7 @@ export const kitchenWorker = {
     if (!context) return;
     const on = context;
     const steps = stepsOf(planned ?? context, plan);
-    const part = await proving();
-    if (!part) return;
-    const doubt = new part.Robustness(planned?.service ? planned : on, steps);
+    const doubt = new Robustness(planned?.service ? planned : on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
         doubt.run();
