@@ -96,12 +96,12 @@ describe.each([
   };
 
   test.each(OF_ANYONE)('%s: nothing runs off its side, axe finds nothing serious, nothing is logged', async (path) => {
-    await page.goto(`${address}${path}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${address}${path}`);
     await looksRight();
   });
 
   test.each(OF_A_KITCHEN)('a kitchen’s %s too', async (path) => {
-    await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle2' });
     await page.waitForSelector('main h1, main h2');
     if (path === '') {
       await settled(page);

@@ -12,5 +12,5 @@ addEventListener('load', () => {
     again.textContent = 'Load it again';
     told.append(again);
     first.prepend(told);
-  }, 15000);
+  }, 10000);
 });
