@@ -16,13 +16,13 @@ export default defineConfig({
           sequence: { groupOrder: 1 },
         },
       },
-      // real browsers and servers, three files at a time: they mostly wait
+      // real browsers and servers, two files at a time: they mostly wait
       {
         extends: true,
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          maxWorkers: 3,
+          maxWorkers: 2,
           sequence: { groupOrder: 2 },
         },
       },
