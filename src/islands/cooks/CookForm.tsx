@@ -28,7 +28,7 @@ export function CookForm({ kitchen, update, at, name, motionBlades, owned, onRem
   const cook = kitchen.cooks?.[at] ?? {};
   const onChange: OnChange = (change) => update((file) => cookChanged(file, at, change));
   const asked = { kitchen, update, cook: at };
-  const hand = handOf(cook);
+  const hand = drawnHand(cook);
   return (
     <div className={css.form}>
       <div className={css.pair}>
@@ -74,7 +74,7 @@ export function CookForm({ kitchen, update, at, name, motionBlades, owned, onRem
 }
 
 /** A hand as it is drawn and measured: the palm follows its length until it is measured too. */
-function handOf({ handLengthMm: lengthMm = DEFAULTS.handLengthMm, palmBreadthMm }: CookFile) {
+export function drawnHand({ handLengthMm: lengthMm = DEFAULTS.handLengthMm, palmBreadthMm }: CookFile) {
   return { lengthMm, breadthMm: palmBreadthMm ?? Math.round(lengthMm * DEFAULTS.palmPerHand) };
 }
 
@@ -88,7 +88,7 @@ function Grip({ cook, blade, onChange }: { cook: CookFile; blade: BladeModel | u
         ...GRIPS.map((grip) => ({
           value: grip.id,
           name: grip.name,
-          drawing: blade && <GripDrawing grip={grip} blade={blade} hand={handOf(cook)} />,
+          drawing: blade && <GripDrawing grip={grip} blade={blade} hand={drawnHand(cook)} />,
         })),
         { value: 'unsure' as const, name: 'Unsure' },
       ]}

@@ -16,7 +16,7 @@ import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
 import { cookName, knifeName } from '../shared/names';
 import { percent } from '../shared/words';
-import { CookForm } from './CookForm';
+import { CookForm, drawnHand } from './CookForm';
 import css from './CooksView.module.css';
 import { LengthDrawing } from './LengthDrawing';
 import { PlaceForm } from './PlaceForm';
@@ -129,19 +129,12 @@ function Wanted({
     if (from > 0) void worker.typical([from, to].map((lengthMm) => ({ type: 'gyuto', lengthMm }))).then(setPair);
   }, [from, to, worker]);
   const [short, long] = pair;
-  const lengthMm = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const board = { ...DEFAULTS.board, ...edits.kitchen.board };
   return (
     <section className={css.wanted} aria-labelledby="wanted">
       <h2 id="wanted">A general knife of {range(from, to)}</h2>
       {band && short && long && (
-        <LengthDrawing
-          band={band}
-          short={short}
-          long={long}
-          hand={{ lengthMm, breadthMm: cook.palmBreadthMm ?? Math.round(lengthMm * DEFAULTS.palmPerHand) }}
-          board={board}
-        />
+        <LengthDrawing band={band} short={short} long={long} hand={drawnHand(cook)} board={board} />
       )}
       <ul className={css.why}>
         {band?.why.map((reason) => (
