@@ -1,6 +1,7 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
+import type { BladeModel } from '../../core/blade/schema';
 import { fromMinor } from '../../core/money/currency';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Character } from '../../workers/stock';
@@ -59,34 +60,10 @@ function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
 }
 
 function Sheet({ found, kitchenId, worker }: { found: Character; kitchenId: string; worker: Remote<KitchenWorker> }) {
-  const { length, told } = useLengths();
   const { blade } = found;
-  const figures: [string, string][] = [
-    ['Edge', length(blade.lengthMm)],
-    ['Heel', length(blade.heelHeightMm)],
-    ['Weight', `${blade.weightG.toFixed(0)} g`],
-    ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
-    ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
-    ['Handle', `${blade.handleStyle === 'd-shape' ? 'D-shaped' : blade.handleStyle}, ${blade.tang} tang`],
-    ['Price', money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],
-  ];
   return (
     <>
-      <div className={css.head}>
-        <h1>{blade.name}</h1>
-        <p className="faded">
-          {typeName(blade.type)} by {blade.maker} ·{' '}
-          <a href={`/kitchens/${kitchenId}/compare?blades=${blade.id}`}>Compare it</a>
-        </p>
-        <dl className={css.figures}>
-          {figures.map(([name, value]) => (
-            <div key={name}>
-              <dt>{name}</dt>
-              <dd className="figure">{value}</dd>
-            </div>
-          ))}
-        </dl>
-      </div>
+      <Head blade={found.blade} kitchenId={kitchenId} />
       <SideView blade={blade} />
       <div className={css.pair}>
         <SpineView blade={blade} />
@@ -101,40 +78,79 @@ function Sheet({ found, kitchenId, worker }: { found: Character; kitchenId: stri
           tasks={found.madeFor.slice(0, MOST).map(({ task }) => task)}
         />
       )}
-      <div className={css.pair}>
-        <section>
-          <h2>To know</h2>
+      <Does found={found} />
+    </>
+  );
+}
+
+/** Its name, kind and maker, and its first figures. */
+function Head({ blade, kitchenId }: { blade: BladeModel; kitchenId: string }) {
+  const { length } = useLengths();
+  const figures: [string, string][] = [
+    ['Edge', length(blade.lengthMm)],
+    ['Heel', length(blade.heelHeightMm)],
+    ['Weight', `${blade.weightG.toFixed(0)} g`],
+    ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
+    ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
+    ['Handle', `${blade.handleStyle === 'd-shape' ? 'D-shaped' : blade.handleStyle}, ${blade.tang} tang`],
+    ['Price', money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],
+  ];
+  return (
+    <div className={css.head}>
+      <h1>{blade.name}</h1>
+      <p className="faded">
+        {typeName(blade.type)} by {blade.maker} ·{' '}
+        <a href={`/kitchens/${kitchenId}/compare?blades=${blade.id}`}>Compare it</a>
+      </p>
+      <dl className={css.figures}>
+        {figures.map(([name, value]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd className="figure">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
+
+/** What to know of it, what it must never do, and what it does well. */
+function Does({ found }: { found: Character }) {
+  const { told } = useLengths();
+  return (
+    <div className={css.pair}>
+      <section>
+        <h2>To know</h2>
+        <ul className={css.list}>
+          {found.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2>Must never do</h2>
+        {found.never.length === 0 ? (
+          <p className="faded">Nothing in particular; the usual care.</p>
+        ) : (
           <ul className={css.list}>
-            {found.notes.map((note) => (
-              <li key={note}>{note}</li>
-            ))}
-          </ul>
-        </section>
-        <section>
-          <h2>Must never do</h2>
-          {found.never.length === 0 ? (
-            <p className="faded">Nothing in particular; the usual care.</p>
-          ) : (
-            <ul className={css.list}>
-              {found.never.map(({ task, why }) => (
-                <li key={task}>
-                  <b>{taskName(task)}.</b> {told(why)}
-                </li>
-              ))}
-            </ul>
-          )}
-        </section>
-        <section>
-          <h2>Does well for this cook</h2>
-          <ul className={css.tasks}>
-            {found.madeFor.slice(0, MOST).map(({ task, score }) => (
+            {found.never.map(({ task, why }) => (
               <li key={task}>
-                <span>{taskName(task)}</span> <b className="figure">{score}</b>
+                <b>{taskName(task)}.</b> {told(why)}
               </li>
             ))}
           </ul>
-        </section>
-      </div>
-    </>
+        )}
+      </section>
+      <section>
+        <h2>Does well for this cook</h2>
+        <ul className={css.tasks}>
+          {found.madeFor.slice(0, MOST).map(({ task, score }) => (
+            <li key={task}>
+              <span>{taskName(task)}</span> <b className="figure">{score}</b>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
   );
 }

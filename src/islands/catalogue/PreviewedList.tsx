@@ -20,15 +20,7 @@ const CURRENCIES = ['EUR', 'GBP', 'USD', 'CHF', 'CAD', 'AUD', 'SEK', 'DKK', 'NOK
 
 type Duplicates = 'skip' | 'replace';
 
-/** A list before it is taken over: what it brings, what of it is there already, what is left out and why. */
-export function PreviewedList({
-  preview,
-  mine,
-  shipped,
-  onCurrency,
-  onTake,
-  onLeave,
-}: {
+interface Props {
   preview: Preview;
   /** Ids of one's own models, and of the shipped ones. */
   mine: ReadonlySet<string>;
@@ -36,66 +28,71 @@ export function PreviewedList({
   onCurrency: (currency: string) => void;
   onTake: (models: BladeModel[], duplicates: Duplicates) => void;
   onLeave: () => void;
-}) {
-  const [duplicates, setDuplicates] = useState<Duplicates>('replace');
+}
+
+/** A list before it is taken over: what it brings, what of it is there already, what is left out and why. */
+export function PreviewedList({ preview, mine, shipped, onCurrency, onTake, onLeave }: Props) {
+  const { taken, left, currency } = preview;
   return (
     <div className={css.preview}>
-      <p>
-        <b>{preview.file}</b>: <span className="figure">{preview.taken.length}</span>{' '}
-        {preview.taken.length === 1 ? 'model' : 'models'}, of which{' '}
-        <span className="figure">{preview.taken.filter(({ model }) => mine.has(model.id)).length}</span> are there
-        already
-        {preview.left.length > 0 && (
-          <>
-            ; <span className="figure">{preview.left.length}</span> {preview.left.length === 1 ? 'row' : 'rows'} left
-            out, with the reason below
-          </>
-        )}
-        . Nothing is taken over yet.
-      </p>
-      {preview.taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
+      <Summary preview={preview} mine={mine} />
+      {taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
         <div className={css.row}>
           <NativeSelect
             label="Prices that name no currency are in"
-            value={preview.currency}
+            value={currency}
             data={CURRENCIES}
             onChange={(e) => onCurrency(e.currentTarget.value)}
           />
         </div>
       )}
       <ModelTable
-        models={preview.taken.slice(0, PREVIEWED).map(({ model }) => model)}
+        models={taken.slice(0, PREVIEWED).map(({ model }) => model)}
         note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : mine.has(m.id) ? 'there already' : 'new')}
       />
-      {preview.taken.length > PREVIEWED && <p className="faded">…and {preview.taken.length - PREVIEWED} more.</p>}
-      {preview.left.length > 0 && <LeftOut rows={preview.left} />}
-      <div className={css.row}>
-        <span>What is there already is</span>
-        <SegmentedControl
-          aria-label="What is there already is"
-          value={duplicates}
-          data={[
-            { value: 'replace', label: 'replaced' },
-            { value: 'skip', label: 'left' },
-          ]}
-          onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
-        />
-        <Button
-          className={css.first ?? ''}
-          disabled={preview.taken.length === 0}
-          onClick={() =>
-            onTake(
-              preview.taken.map(({ model }) => model),
-              duplicates,
-            )
-          }
-        >
-          Take them over
-        </Button>
-        <Button variant="default" onClick={() => onLeave()}>
-          Leave it
-        </Button>
-      </div>
+      {taken.length > PREVIEWED && <p className="faded">…and {taken.length - PREVIEWED} more.</p>}
+      {left.length > 0 && <LeftOut rows={left} />}
+      <TakeOver models={taken.map(({ model }) => model)} onTake={onTake} onLeave={onLeave} />
+    </div>
+  );
+}
+
+function Summary({ preview: { file, taken, left }, mine }: Pick<Props, 'preview' | 'mine'>) {
+  return (
+    <p>
+      <b>{file}</b>: <span className="figure">{taken.length}</span> {taken.length === 1 ? 'model' : 'models'}, of which{' '}
+      <span className="figure">{taken.filter(({ model }) => mine.has(model.id)).length}</span> are there already
+      {left.length > 0 && (
+        <>
+          ; <span className="figure">{left.length}</span> {left.length === 1 ? 'row' : 'rows'} left out, with the reason
+          below
+        </>
+      )}
+      . Nothing is taken over yet.
+    </p>
+  );
+}
+
+function TakeOver({ models, onTake, onLeave }: Pick<Props, 'onTake' | 'onLeave'> & { models: BladeModel[] }) {
+  const [duplicates, setDuplicates] = useState<Duplicates>('replace');
+  return (
+    <div className={css.row}>
+      <span>What is there already is</span>
+      <SegmentedControl
+        aria-label="What is there already is"
+        value={duplicates}
+        data={[
+          { value: 'replace', label: 'replaced' },
+          { value: 'skip', label: 'left' },
+        ]}
+        onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
+      />
+      <Button className={css.first ?? ''} disabled={models.length === 0} onClick={() => onTake(models, duplicates)}>
+        Take them over
+      </Button>
+      <Button variant="default" onClick={() => onLeave()}>
+        Leave it
+      </Button>
     </div>
   );
 }

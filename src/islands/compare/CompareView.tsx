@@ -41,12 +41,12 @@ export default function CompareView({ stored, asked }: { stored: StoredKitchen; 
   );
 }
 
-function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) {
+/** The blades compared: those asked for, or the first two knives of the plan; each with what it does in this kitchen. */
+function useCompared(stored: StoredKitchen, asked: string[]) {
   const { worker } = useKitchenWorker();
   const [models, setModels] = useState<BladeModel[]>([]);
   const [chosen, setChosen] = useState(asked);
   const [found, setFound] = useState<Character[]>([]);
-  const [reference, setReference] = useState<Reference>('heel');
   const [trouble, setTrouble] = useState<string | null>(null);
 
   useEffect(() => {
@@ -75,17 +75,14 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
       live = false;
     };
   }, [worker, chosen, models]);
+  return { worker, models, chosen, setChosen, found, trouble };
+}
 
+function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) {
+  const { worker, models, chosen, setChosen, found, trouble } = useCompared(stored, asked);
+  const [reference, setReference] = useState<Reference>('heel');
   // two in step: more would be too small to see
   const targets = useMemo(() => found.slice(0, 2).map(({ blade }) => ({ model: blade.id })), [found]);
-  const options = useMemo(
-    () =>
-      [...models]
-        .sort((a, b) => (`${a.name} ${a.maker}` < `${b.name} ${b.maker}` ? -1 : 1))
-        .map((m) => ({ value: m.id, label: `${m.name}, ${m.maker}` })),
-    [models],
-  );
-
   return (
     <>
       <KitchenMast
@@ -97,44 +94,7 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
       <main id="main" className={css.page}>
         <h1 className="visually-hidden">Compare blades</h1>
         {trouble && <p role="alert">{trouble}</p>}
-        <div className={css.choose}>
-          {chosen.map((id, i) => (
-            <div key={`${i}-${id}`} className={css.slot}>
-              <svg width="44" height="8" aria-hidden="true" className={css.key}>
-                <path d="M0 4H44" stroke={STYLES[i]?.colour} strokeWidth="3" strokeDasharray={STYLES[i]?.dash} />
-              </svg>
-              <NativeSelect
-                aria-label={`Blade ${i + 1}, drawn ${STYLES[i]?.name}`}
-                value={id}
-                data={options}
-                onChange={(e) => {
-                  const next = e.currentTarget.value;
-                  setChosen((now) => now.map((old, at) => (at === i ? next : old)));
-                }}
-              />
-              {chosen.length > 2 && (
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  aria-label={`Remove blade ${i + 1}`}
-                  onClick={() => setChosen((now) => now.filter((_, at) => at !== i))}
-                >
-                  Remove
-                </Button>
-              )}
-            </div>
-          ))}
-          {chosen.length < MOST_BLADES && options[0] && (
-            <Button
-              variant="default"
-              onClick={() =>
-                setChosen((now) => [...now, options.find((o) => !now.includes(o.value))?.value ?? now[0] ?? ''])
-              }
-            >
-              Add a blade
-            </Button>
-          )}
-        </div>
+        <ChooseBlades models={models} chosen={chosen} onChoose={setChosen} />
         {found.length > 0 && (
           <>
             <div className={css.bar}>
@@ -155,6 +115,58 @@ function Compare({ stored, asked }: { stored: StoredKitchen; asked: string[] }) 
         )}
       </main>
     </>
+  );
+}
+
+/** Two to four blades picked from the catalogue, each with the line it is drawn in. */
+function ChooseBlades({
+  models,
+  chosen,
+  onChoose,
+}: {
+  models: readonly BladeModel[];
+  chosen: readonly string[];
+  onChoose: (chosen: string[]) => void;
+}) {
+  const options = useMemo(
+    () =>
+      [...models]
+        .sort((a, b) => (`${a.name} ${a.maker}` < `${b.name} ${b.maker}` ? -1 : 1))
+        .map((m) => ({ value: m.id, label: `${m.name}, ${m.maker}` })),
+    [models],
+  );
+  const another = options.find((o) => !chosen.includes(o.value))?.value ?? chosen[0];
+  return (
+    <div className={css.choose}>
+      {chosen.map((id, i) => (
+        <div key={`${i}-${id}`} className={css.slot}>
+          <svg width="44" height="8" aria-hidden="true" className={css.key}>
+            <path d="M0 4H44" stroke={STYLES[i]?.colour} strokeWidth="3" strokeDasharray={STYLES[i]?.dash} />
+          </svg>
+          <NativeSelect
+            aria-label={`Blade ${i + 1}, drawn ${STYLES[i]?.name}`}
+            value={id}
+            data={options}
+            onChange={(e) => onChoose(chosen.map((old, at) => (at === i ? e.currentTarget.value : old)))}
+          />
+          {chosen.length > 2 && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              aria-label={`Remove blade ${i + 1}`}
+              onClick={() => onChoose(chosen.filter((_, at) => at !== i))}
+            >
+              Remove
+            </Button>
+          )}
+        </div>
+      ))}
+      {chosen.length < MOST_BLADES && another !== undefined && options.length > 0 && (
+        <Button variant="default" onClick={() => onChoose([...chosen, another])}>
+          Add a blade
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -11,7 +11,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { MOTIONS } from '../shared/MotionDrawing';
-import type { KitchenEdits } from '../shared/useKitchen';
+import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
 import { cookName, knifeName } from '../shared/names';
@@ -51,36 +51,7 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
       <main id="main" className={css.answers} data-questions>
         <h1>Who cooks, and where</h1>
         <section className={css.block} aria-labelledby="cooks">
-          <div className={css.heads}>
-            <h2 id="cooks">The {cooks.length > 1 ? 'cooks' : 'cook'}</h2>
-            <Button
-              variant="default"
-              size="sm"
-              disabled={cooks.length >= MOST_COOKS}
-              onClick={() => {
-                update((k) => ({ ...k, cooks: [...(k.cooks ?? [{}]), {}] }));
-                setAt(cooks.length);
-              }}
-            >
-              Add a cook
-            </Button>
-          </div>
-          {cooks.length > 1 && (
-            <>
-              <SegmentedControl
-                aria-label="Which cook"
-                value={String(shown)}
-                data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
-                onChange={(value) => setAt(Number(value))}
-              />
-              <Figure
-                label="How many cut at the same time"
-                bounds={BOUNDS.cooksAtOnce}
-                value={kitchen.cooksAtOnce ?? 1}
-                onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
-              />
-            </>
-          )}
+          <WhichCook {...{ kitchen, update, cooks, shown }} onShow={setAt} />
           <CookForm
             key={shown}
             {...{ kitchen, update }}
@@ -108,6 +79,51 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
         )}
       </aside>
     </div>
+  );
+}
+
+interface WhichCookProps extends QuestionProps {
+  cooks: readonly CookFile[];
+  /** Which of them is shown. */
+  shown: number;
+  onShow: (at: number) => void;
+}
+
+/** The cooks, one of whom is shown; another is added here. */
+function WhichCook({ kitchen, update, cooks, shown, onShow }: WhichCookProps) {
+  return (
+    <>
+      <div className={css.heads}>
+        <h2 id="cooks">The {cooks.length > 1 ? 'cooks' : 'cook'}</h2>
+        <Button
+          variant="default"
+          size="sm"
+          disabled={cooks.length >= MOST_COOKS}
+          onClick={() => {
+            update((k) => ({ ...k, cooks: [...(k.cooks ?? [{}]), {}] }));
+            onShow(cooks.length);
+          }}
+        >
+          Add a cook
+        </Button>
+      </div>
+      {cooks.length > 1 && (
+        <>
+          <SegmentedControl
+            aria-label="Which cook"
+            value={String(shown)}
+            data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
+            onChange={(value) => onShow(Number(value))}
+          />
+          <Figure
+            label="How many cut at the same time"
+            bounds={BOUNDS.cooksAtOnce}
+            value={kitchen.cooksAtOnce ?? 1}
+            onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
+          />
+        </>
+      )}
+    </>
   );
 }
 

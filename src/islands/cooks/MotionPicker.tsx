@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import { useId } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { MotionDrawing, MOTIONS } from '../shared/MotionDrawing';
@@ -13,16 +14,13 @@ const MUCH = [
 ] as const;
 const nearest = (share: number) => (share >= 2 ? 3 : share > 0 ? 1 : 0);
 
-/** How a cook cuts: the four motions drawn, each by how much; or two quick questions for those who never looked. */
-export function MotionPicker({
-  motions,
-  blades,
-  onChange,
-}: {
+interface Props {
   motions: Motions;
-  blades: BladeModel[];
   onChange: (motions: Motions) => void;
-}) {
+}
+
+/** How a cook cuts: the four motions drawn, each by how much; or two quick questions for those who never looked. */
+export function MotionPicker({ motions, blades, onChange }: Props & { blades: BladeModel[] }) {
   const total = MOTIONS.reduce((sum, { id }) => sum + (motions[id] ?? 0), 0);
   return (
     <fieldset className={css.picker}>
@@ -30,69 +28,22 @@ export function MotionPicker({
       <ul>
         {MOTIONS.map((motion, i) => {
           const blade = blades[i];
-          const now = nearest(motions[motion.id] ?? 0);
           return (
             <li key={motion.id}>
               {blade && <MotionDrawing motion={motion} blade={blade} />}
               <p>
                 <b>{motion.name}.</b> {motion.about.split(':')[0]}.
               </p>
-              <span role="radiogroup" aria-label={`${motion.name}, how much`} className={css.much}>
-                {MUCH.map(({ share, word }) => (
-                  <label key={word} data-on={now === share || undefined}>
-                    <input
-                      type="radio"
-                      name={`motion-${motion.id}`}
-                      className="visually-hidden"
-                      checked={now === share}
-                      onChange={() => onChange({ ...motions, [motion.id]: share })}
-                    />
-                    {word}
-                  </label>
-                ))}
-              </span>
+              <HowMuch
+                name={motion.name}
+                now={nearest(motions[motion.id] ?? 0)}
+                onChange={(share) => onChange({ ...motions, [motion.id]: share })}
+              />
             </li>
           );
         })}
       </ul>
-      <details className={css.quick}>
-        <summary>Never looked? Two quick questions</summary>
-        <Picks
-          label="Chopping parsley, where is the tip of your knife?"
-          value={(motions.rock ?? 0) >= 2 ? 'down' : 'up'}
-          options={[
-            { value: 'down', name: 'It stays on the board' },
-            { value: 'up', name: 'It lifts off with the rest' },
-          ]}
-          onChange={(tip) => onChange({ ...motions, rock: tip === 'down' ? 3 : 0 })}
-        />
-        <Picks
-          label="Slicing a carrot, which way does the blade go?"
-          value={
-            (motions.push ?? 0) >= 2
-              ? 'push'
-              : (motions.pull ?? 0) >= 2
-                ? 'pull'
-                : (motions.chop ?? 0) >= 2
-                  ? 'chop'
-                  : 'unsure'
-          }
-          options={[
-            { value: 'push', name: 'Forward and down' },
-            { value: 'pull', name: 'Back towards me' },
-            { value: 'chop', name: 'Straight down' },
-            { value: 'unsure', name: 'I cannot say' },
-          ]}
-          onChange={(way) =>
-            onChange({
-              rock: motions.rock ?? 0,
-              push: way === 'push' ? 3 : 0,
-              pull: way === 'pull' ? 3 : 0,
-              chop: way === 'chop' ? 3 : 0,
-            })
-          }
-        />
-      </details>
+      <QuickQuestions motions={motions} onChange={onChange} />
       <p className={css.hint}>
         {total === 0 ? 'Nothing chosen: unsure, so no shape is favoured.' : 'Counted by how much of each.'}{' '}
         {total > 0 && (
@@ -108,5 +59,63 @@ export function MotionPicker({
         )}
       </p>
     </fieldset>
+  );
+}
+
+function HowMuch({ name, now, onChange }: { name: string; now: number; onChange: (share: number) => void }) {
+  const group = useId();
+  return (
+    <span role="radiogroup" aria-label={`${name}, how much`} className={css.much}>
+      {MUCH.map(({ share, word }) => (
+        <label key={word} data-on={now === share || undefined}>
+          <input
+            type="radio"
+            name={group}
+            className="visually-hidden"
+            checked={now === share}
+            onChange={() => onChange(share)}
+          />
+          {word}
+        </label>
+      ))}
+    </span>
+  );
+}
+
+/** What tells how a cook cuts who never looked. */
+function QuickQuestions({ motions, onChange }: Props) {
+  const { rock = 0, push = 0, pull = 0, chop = 0 } = motions;
+  const way = push >= 2 ? 'push' : pull >= 2 ? 'pull' : chop >= 2 ? 'chop' : 'unsure';
+  return (
+    <details className={css.quick}>
+      <summary>Never looked? Two quick questions</summary>
+      <Picks
+        label="Chopping parsley, where is the tip of your knife?"
+        value={rock >= 2 ? 'down' : 'up'}
+        options={[
+          { value: 'down', name: 'It stays on the board' },
+          { value: 'up', name: 'It lifts off with the rest' },
+        ]}
+        onChange={(tip) => onChange({ ...motions, rock: tip === 'down' ? 3 : 0 })}
+      />
+      <Picks
+        label="Slicing a carrot, which way does the blade go?"
+        value={way}
+        options={[
+          { value: 'push', name: 'Forward and down' },
+          { value: 'pull', name: 'Back towards me' },
+          { value: 'chop', name: 'Straight down' },
+          { value: 'unsure', name: 'I cannot say' },
+        ]}
+        onChange={(next) =>
+          onChange({
+            rock,
+            push: next === 'push' ? 3 : 0,
+            pull: next === 'pull' ? 3 : 0,
+            chop: next === 'chop' ? 3 : 0,
+          })
+        }
+      />
+    </details>
   );
 }

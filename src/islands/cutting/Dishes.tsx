@@ -15,15 +15,11 @@ const SHOWN = 8;
 const MOST_DISHES = 400;
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
-/** Dishes one by one: found by name, counted by week, month or year, scaled by portions, kept to a season. */
-export function Dishes({ kitchen, update, known }: QuestionProps & { known: KnownDish[] }) {
-  const [search, setSearch] = useState('');
-  const asked = useDeferredValue(search.trim());
-  const own = kitchen.cooking?.ownDishes ?? [];
-  const dishes = kitchen.cooking?.dishes ?? [];
-  const all = useMemo<KnownDish[]>(
+/** Every dish there is: one's own first. */
+function useAllDishes({ cooking }: QuestionProps['kitchen'], known: KnownDish[]): KnownDish[] {
+  return useMemo(
     () => [
-      ...(kitchen.cooking?.ownDishes ?? []).map((d) => ({
+      ...(cooking?.ownDishes ?? []).map((d) => ({
         id: d.id,
         name: d.name,
         cuisines: ['your own'],
@@ -32,17 +28,18 @@ export function Dishes({ kitchen, update, known }: QuestionProps & { known: Know
       })),
       ...known,
     ],
-    [kitchen.cooking?.ownDishes, known],
+    [cooking?.ownDishes, known],
   );
-  const fuse = useMemo(
-    () => new Fuse(all, { keys: ['name', { name: 'cuisines', weight: 0.3 }], threshold: 0.36, ignoreLocation: true }),
-    [all],
-  );
-  const found = asked ? fuse.search(asked, { limit: SHOWN }).map(({ item }) => item) : [];
+}
+
+/** Dishes one by one: found by name, counted by week, month or year, scaled by portions, kept to a season. */
+export function Dishes({ kitchen, update, known }: QuestionProps & { known: KnownDish[] }) {
+  const own = kitchen.cooking?.ownDishes ?? [];
+  const dishes = kitchen.cooking?.dishes ?? [];
+  const all = useAllDishes(kitchen, known);
   const byId = new Map(all.map((d) => [d.id, d]));
   const avoided = (dish: KnownDish | undefined) =>
     (kitchen.avoids ?? []).filter((food) => dish?.contains.includes(food));
-
   return (
     <section className={css.block} aria-labelledby="dishes">
       <h2 id="dishes">Dishes one by one</h2>
@@ -50,47 +47,12 @@ export function Dishes({ kitchen, update, known }: QuestionProps & { known: Know
         What is cooked beside the cuisines’ everyday menus, or instead of them: Sunday roasts, feast days, summer
         salads.
       </p>
-      <TextInput
-        label="Find a dish"
-        placeholder="a name, roughly spelt"
-        value={search}
-        onChange={(e) => setSearch(e.currentTarget.value)}
-        onKeyDown={(e) => {
-          const first = found.find((d) => !dishes.some((x) => x.id === d.id));
-          if (e.key === 'Enter' && first && dishes.length < MOST_DISHES) {
-            update(addDish(first.id));
-            setSearch('');
-          }
-        }}
-        description={
-          asked && found.length === 0
-            ? 'No dish of that name: make it your own below, or paste its recipe.'
-            : 'Enter adds the first one found.'
-        }
+      <FindDish
+        all={all}
+        there={new Set(dishes.map(({ id }) => id))}
+        full={dishes.length >= MOST_DISHES}
+        onAdd={(id) => update(addDish(id))}
       />
-      {found.length > 0 && (
-        <ul className={css.found}>
-          {found.map((dish) => {
-            const there = dishes.some((d) => d.id === dish.id);
-            return (
-              <li key={dish.id}>
-                <span>
-                  <b>{dish.name}</b> <span className="faded">{dish.cuisines.join(', ')}</span>
-                </span>
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  disabled={there || dishes.length >= MOST_DISHES}
-                  onClick={() => update(addDish(dish.id))}
-                  aria-label={`Add ${dish.name}`}
-                >
-                  {there ? 'On the list' : 'Add'}
-                </Button>
-              </li>
-            );
-          })}
-        </ul>
-      )}
       <ul className={css.dishes}>
         {dishes.map((dish) => (
           <DishRow
@@ -108,23 +70,79 @@ export function Dishes({ kitchen, update, known }: QuestionProps & { known: Know
   );
 }
 
-function DishRow({
-  dish,
-  name,
-  off,
-  portions,
-  own,
-  update,
-}: {
+interface FindDishProps {
+  all: KnownDish[];
+  /** Ids on the list already. */
+  there: ReadonlySet<string>;
+  full: boolean;
+  onAdd: (id: string) => void;
+}
+
+/** Dishes found by a name roughly spelt; Enter adds the first. */
+function FindDish({ all, there, full, onAdd }: FindDishProps) {
+  const [search, setSearch] = useState('');
+  const asked = useDeferredValue(search.trim());
+  const fuse = useMemo(
+    () => new Fuse(all, { keys: ['name', { name: 'cuisines', weight: 0.3 }], threshold: 0.36, ignoreLocation: true }),
+    [all],
+  );
+  const found = asked ? fuse.search(asked, { limit: SHOWN }).map(({ item }) => item) : [];
+  return (
+    <>
+      <TextInput
+        label="Find a dish"
+        placeholder="a name, roughly spelt"
+        value={search}
+        onChange={(e) => setSearch(e.currentTarget.value)}
+        onKeyDown={(e) => {
+          const first = found.find(({ id }) => !there.has(id));
+          if (e.key === 'Enter' && first && !full) {
+            onAdd(first.id);
+            setSearch('');
+          }
+        }}
+        description={
+          asked && found.length === 0
+            ? 'No dish of that name: make it your own below, or paste its recipe.'
+            : 'Enter adds the first one found.'
+        }
+      />
+      {found.length > 0 && (
+        <ul className={css.found}>
+          {found.map(({ id, name, cuisines }) => (
+            <li key={id}>
+              <span>
+                <b>{name}</b> <span className="faded">{cuisines.join(', ')}</span>
+              </span>
+              <Button
+                size="compact-sm"
+                variant="default"
+                disabled={there.has(id) || full}
+                onClick={() => onAdd(id)}
+                aria-label={`Add ${name}`}
+              >
+                {there.has(id) ? 'On the list' : 'Add'}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
+
+interface DishRowProps {
   dish: DishFile;
   name: string;
+  /** What is not eaten here of it: it is not counted then. */
   off: string[];
   portions: number;
   own: boolean;
   update: QuestionProps['update'];
-}) {
+}
+
+function DishRow({ dish, name, off, portions, own, update }: DishRowProps) {
   const [seasonal, setSeasonal] = useState(dish.months !== undefined);
-  const months = dish.months ?? [];
   return (
     <li>
       <div className={css.dish}>
@@ -157,44 +175,41 @@ function DishRow({
           <Button size="compact-sm" variant="default" aria-expanded={seasonal} onClick={() => setSeasonal(!seasonal)}>
             Season
           </Button>
-          <Button
-            size="compact-sm"
-            variant="default"
-            aria-label={`Remove ${name}`}
-            onClick={() => update(removeDish(dish.id))}
-          >
-            Remove
-          </Button>
-          {own && (
-            <Button
-              size="compact-sm"
-              variant="default"
-              aria-label={`Forget ${name}`}
-              onClick={() => update(forgetDish(dish.id))}
-            >
-              Forget
-            </Button>
-          )}
+          <Does word="Remove" name={name} work={() => update(removeDish(dish.id))} />
+          {own && <Does word="Forget" name={name} work={() => update(forgetDish(dish.id))} />}
         </span>
       </div>
-      {seasonal && (
-        <div className={css.months} role="group" aria-label={`Months in which ${name} is cooked`}>
-          {MONTHS.map((month, i) => (
-            <Chip
-              key={month}
-              size="xs"
-              checked={months.length === 0 || months.includes(i + 1)}
-              onChange={(on) => {
-                const now = months.length === 0 ? MONTHS.map((_, m) => m + 1) : months;
-                const next = on ? [...now, i + 1].sort((a, b) => a - b) : now.filter((m) => m !== i + 1);
-                update(changeDish(dish.id, { months: next.length === 12 || next.length === 0 ? undefined : next }));
-              }}
-            >
-              {month}
-            </Chip>
-          ))}
-        </div>
-      )}
+      {seasonal && <Season dish={dish} name={name} update={update} />}
     </li>
+  );
+}
+
+function Does({ word, name, work }: { word: string; name: string; work: () => void }) {
+  return (
+    <Button size="compact-sm" variant="default" aria-label={`${word} ${name}`} onClick={work}>
+      {word}
+    </Button>
+  );
+}
+
+/** The months of a dish; all of them, where none is left out. */
+function Season({ dish, name, update }: Pick<DishRowProps, 'dish' | 'name' | 'update'>) {
+  const months = dish.months ?? MONTHS.map((_, m) => m + 1);
+  return (
+    <div className={css.months} role="group" aria-label={`Months in which ${name} is cooked`}>
+      {MONTHS.map((month, i) => (
+        <Chip
+          key={month}
+          size="xs"
+          checked={months.includes(i + 1)}
+          onChange={(on) => {
+            const next = on ? [...months, i + 1].sort((a, b) => a - b) : months.filter((m) => m !== i + 1);
+            update(changeDish(dish.id, { months: next.length === 12 || next.length === 0 ? undefined : next }));
+          }}
+        >
+          {month}
+        </Chip>
+      ))}
+    </div>
   );
 }

@@ -13,81 +13,16 @@ Chart.register(BarElement, CategoryScale, LinearScale, Tooltip);
 
 /** The week in cutting: by group as a chart, by task as a list, each minute traced to its dishes. */
 export function LoadView({ cutting }: { cutting: Cutting }) {
-  const groups = useMemo(() => byGroup(cutting.loads), [cutting]);
   const loads = [...cutting.loads].sort((a, b) => b.minutesPerWeek - a.minutesPerWeek);
   const example = liveExample(cutting.loads);
-  const { away } = cutting;
   return (
     <section className={css.load} aria-labelledby="load">
       <h2 id="load">Your week: {asTime(cutting.minutesPerWeek)} of cutting</h2>
-      <Charted className={css.chart ?? ''} name="Cutting by the week">
-        <Bar
-          aria-label={`Minutes a week by kind of work: ${groups.map((g) => `${g.group} ${minutes(g.minutes)}`).join(', ')}`}
-          role="img"
-          data={{
-            labels: groups.map((g) => g.group),
-            datasets: [
-              {
-                data: groups.map((g) => g.minutes),
-                backgroundColor: colour('--thread'),
-                borderRadius: 2,
-                barThickness: 14,
-              },
-            ],
-          }}
-          options={{
-            indexAxis: 'y',
-            animation: false,
-            responsive: true,
-            maintainAspectRatio: false,
-            plugins: { legend: { display: false } },
-            scales: {
-              x: {
-                title: { display: true, text: 'minutes a week', color: colour('--faded') },
-                ticks: { color: colour('--faded') },
-                grid: { color: colour('--rule') },
-              },
-              y: { ticks: { color: colour('--ink'), autoSkip: false }, grid: { display: false } },
-            },
-          }}
-        />
-      </Charted>
-      {(away.dishes.length > 0 || away.tasks.length > 0 || away.fromMenus > 0) && (
-        <p className={css.away}>
-          What is not eaten here took away{' '}
-          {[
-            ...(away.fromMenus > 0
-              ? [`${away.fromMenus} ${away.fromMenus === 1 ? 'dish' : 'dishes'} of the menus`]
-              : []),
-            ...away.dishes,
-            ...away.tasks.map((t) => t.toLowerCase()),
-          ].join(', ')}
-          .
-        </p>
-      )}
+      <Groups loads={cutting.loads} />
+      <TakenAway away={cutting.away} />
       <ul className={css.loads}>
         {loads.map((load) => (
-          <li key={load.task}>
-            <details>
-              <summary>
-                <span>
-                  {taskName(load.task)}
-                  {load.occasional && <em>occasional</em>}
-                  {load.matters !== 1 && <em>counted {load.matters} times</em>}
-                </span>
-                <span className="figure">{minutes(load.minutesPerWeek)} min</span>
-              </summary>
-              <ul>
-                {load.from.slice(0, 12).map(({ name, minutes: part }) => (
-                  <li key={name}>
-                    <span>{name}</span>
-                    <span className="figure">{minutes(part)}</span>
-                  </li>
-                ))}
-                {load.from.length > 12 && <li>and {load.from.length - 12} more dishes</li>}
-              </ul>
-            </details>
-          </li>
+          <Load key={load.task} load={load} />
         ))}
       </ul>
       <p className={css.note}>
@@ -105,5 +40,85 @@ export function LoadView({ cutting }: { cutting: Cutting }) {
         </p>
       )}
     </section>
+  );
+}
+
+/** Minutes a week by kind of work, as bars. */
+function Groups({ loads }: Pick<Cutting, 'loads'>) {
+  const groups = useMemo(() => byGroup(loads), [loads]);
+  return (
+    <Charted className={css.chart ?? ''} name="Cutting by the week">
+      <Bar
+        aria-label={`Minutes a week by kind of work: ${groups.map((g) => `${g.group} ${minutes(g.minutes)}`).join(', ')}`}
+        role="img"
+        data={{
+          labels: groups.map((g) => g.group),
+          datasets: [
+            {
+              data: groups.map((g) => g.minutes),
+              backgroundColor: colour('--thread'),
+              borderRadius: 2,
+              barThickness: 14,
+            },
+          ],
+        }}
+        options={{
+          indexAxis: 'y',
+          animation: false,
+          responsive: true,
+          maintainAspectRatio: false,
+          plugins: { legend: { display: false } },
+          scales: {
+            x: {
+              title: { display: true, text: 'minutes a week', color: colour('--faded') },
+              ticks: { color: colour('--faded') },
+              grid: { color: colour('--rule') },
+            },
+            y: { ticks: { color: colour('--ink'), autoSkip: false }, grid: { display: false } },
+          },
+        }}
+      />
+    </Charted>
+  );
+}
+
+/** What is not eaten here, and so is not cut. */
+function TakenAway({ away }: Pick<Cutting, 'away'>) {
+  const { dishes, tasks, fromMenus } = away;
+  if (dishes.length === 0 && tasks.length === 0 && fromMenus === 0) return null;
+  const menus = fromMenus > 0 ? [`${fromMenus} ${fromMenus === 1 ? 'dish' : 'dishes'} of the menus`] : [];
+  return (
+    <p className={css.away}>
+      What is not eaten here took away {[...menus, ...dishes, ...tasks.map((t) => t.toLowerCase())].join(', ')}.
+    </p>
+  );
+}
+
+/** Dishes named under a task. */
+const MOST_NAMED = 12;
+
+function Load({ load }: { load: Cutting['loads'][number] }) {
+  return (
+    <li>
+      <details>
+        <summary>
+          <span>
+            {taskName(load.task)}
+            {load.occasional && <em>occasional</em>}
+            {load.matters !== 1 && <em>counted {load.matters} times</em>}
+          </span>
+          <span className="figure">{minutes(load.minutesPerWeek)} min</span>
+        </summary>
+        <ul>
+          {load.from.slice(0, MOST_NAMED).map(({ name, minutes: part }) => (
+            <li key={name}>
+              <span>{name}</span>
+              <span className="figure">{minutes(part)}</span>
+            </li>
+          ))}
+          {load.from.length > MOST_NAMED && <li>and {load.from.length - MOST_NAMED} more dishes</li>}
+        </ul>
+      </details>
+    </li>
   );
 }

@@ -27,58 +27,15 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
       <h2 id="own-tasks">Tasks said directly</h2>
       <p className="faded">Added to what the dishes give. A task counts for more where doing it badly would hurt.</p>
       <ul className={css.dishes}>
-        {rows.map((row, i) => {
-          const task = byId.get(row.id);
-          const change = (part: Partial<Row>) => set((now) => now.map((r, at) => (at === i ? { ...r, ...part } : r)));
-          return (
-            <li key={`${row.id}-${i}`}>
-              <div className={css.task}>
-                <b>{task?.name ?? row.id}</b>
-                <Figure
-                  label="Times"
-                  bounds={BOUNDS.times}
-                  step={0.5}
-                  value={row.times}
-                  onChange={(times) => change({ times })}
-                />
-                <NativeSelect
-                  label="per"
-                  value={row.per}
-                  data={[...PERIODS]}
-                  onChange={(e) => {
-                    const per = PERIODS.find((p) => p === e.currentTarget.value);
-                    if (per) change({ per });
-                  }}
-                />
-                <Figure
-                  label={`How many (${task?.unit ?? 'unit'})`}
-                  bounds={BOUNDS.amount}
-                  step={0.1}
-                  value={row.amount ?? 1}
-                  onChange={(amount) => change({ amount })}
-                />
-                <NativeSelect
-                  label="Doing it badly would hurt"
-                  value={String(row.matters ?? 1)}
-                  data={
-                    MATTERS.some((m) => m.value === String(row.matters ?? 1))
-                      ? MATTERS
-                      : [...MATTERS, String(row.matters)]
-                  }
-                  onChange={(e) => change({ matters: Number(e.currentTarget.value) })}
-                />
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  aria-label={`Remove ${task?.name ?? row.id}`}
-                  onClick={() => set((now) => now.filter((_, at) => at !== i))}
-                >
-                  Remove
-                </Button>
-              </div>
-            </li>
-          );
-        })}
+        {rows.map((row, i) => (
+          <TaskRow
+            key={`${row.id}-${i}`}
+            row={row}
+            task={byId.get(row.id)}
+            onChange={(part) => set((now) => now.map((r, at) => (at === i ? { ...r, ...part } : r)))}
+            onRemove={() => set((now) => now.filter((_, at) => at !== i))}
+          />
+        ))}
       </ul>
       <TaskSelect
         label="Add a task"
@@ -88,5 +45,54 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
         onChange={(id) => id && set((now) => [...now, { id, times: 1, per: 'week' }])}
       />
     </section>
+  );
+}
+
+interface TaskRowProps {
+  row: Row;
+  task: KnownTask | undefined;
+  onChange: (part: Partial<Row>) => void;
+  onRemove: () => void;
+}
+
+function TaskRow({ row, task, onChange, onRemove }: TaskRowProps) {
+  return (
+    <li>
+      <div className={css.task}>
+        <b>{task?.name ?? row.id}</b>
+        <Figure
+          label="Times"
+          bounds={BOUNDS.times}
+          step={0.5}
+          value={row.times}
+          onChange={(times) => onChange({ times })}
+        />
+        <NativeSelect
+          label="per"
+          value={row.per}
+          data={[...PERIODS]}
+          onChange={(e) => {
+            const per = PERIODS.find((p) => p === e.currentTarget.value);
+            if (per) onChange({ per });
+          }}
+        />
+        <Figure
+          label={`How many (${task?.unit ?? 'unit'})`}
+          bounds={BOUNDS.amount}
+          step={0.1}
+          value={row.amount ?? 1}
+          onChange={(amount) => onChange({ amount })}
+        />
+        <NativeSelect
+          label="Doing it badly would hurt"
+          value={String(row.matters ?? 1)}
+          data={MATTERS.some((m) => m.value === String(row.matters ?? 1)) ? MATTERS : [...MATTERS, String(row.matters)]}
+          onChange={(e) => onChange({ matters: Number(e.currentTarget.value) })}
+        />
+        <Button size="compact-sm" variant="default" aria-label={`Remove ${task?.name ?? row.id}`} onClick={onRemove}>
+          Remove
+        </Button>
+      </div>
+    </li>
   );
 }

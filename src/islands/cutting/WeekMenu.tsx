@@ -53,33 +53,43 @@ export function WeekMenu({ kitchen, update, known }: QuestionProps & { known: Kn
       </p>
       {menu.length > 0 && (
         <>
-          <ul className={css.parts}>
-            {menu.map((entry, at) => (
-              <li key={entry.written}>
-                <span>
-                  {entry.written}
-                  {entry.times > 1 && ` · ${entry.times} times`}
-                </span>
-                <NativeSelect
-                  aria-label={`Dish meant by: ${entry.written}`}
-                  value={entry.dish?.id ?? ''}
-                  data={[
-                    { value: '', label: 'leave it out' },
-                    ...all.map(({ id, name }) => ({ value: id, label: name })),
-                  ]}
-                  onChange={(e) => {
-                    const dish = all.find(({ id }) => id === e.currentTarget.value) ?? null;
-                    setMenu(menu.map((each, i) => (i === at ? { ...each, dish } : each)));
-                  }}
-                />
-              </li>
-            ))}
-          </ul>
+          <Understood menu={menu} all={all} onChange={setMenu} />
           <Button disabled={found.length === 0} onClick={take}>
             {`Put ${found.length} on the list`}
           </Button>
         </>
       )}
     </details>
+  );
+}
+
+interface UnderstoodProps {
+  menu: readonly MenuDish[];
+  all: readonly KnownDish[];
+  onChange: (menu: MenuDish[]) => void;
+}
+
+/** Each line beside the dish it is taken for, put right by picking. */
+function Understood({ menu, all, onChange }: UnderstoodProps) {
+  return (
+    <ul className={css.parts}>
+      {menu.map((entry, at) => (
+        <li key={entry.written}>
+          <span>
+            {entry.written}
+            {entry.times > 1 && ` · ${entry.times} times`}
+          </span>
+          <NativeSelect
+            aria-label={`Dish meant by: ${entry.written}`}
+            value={entry.dish?.id ?? ''}
+            data={[{ value: '', label: 'leave it out' }, ...all.map(({ id, name }) => ({ value: id, label: name }))]}
+            onChange={(e) => {
+              const dish = all.find(({ id }) => id === e.currentTarget.value) ?? null;
+              onChange(menu.map((each, i) => (i === at ? { ...each, dish } : each)));
+            }}
+          />
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -14,24 +14,29 @@ import css from './DrawerView.module.css';
 const types = [...typeNames].map(([value, label]) => ({ value, label }));
 type Condition = NonNullable<OwnedFile['condition']>;
 type Use = NonNullable<OwnedFile['use']>;
+const CONDITIONS: { value: Condition; name: string; about: string }[] = [
+  { value: 'keen', name: 'Keen', about: 'glides through paper' },
+  { value: 'serviceable', name: 'Serviceable', about: 'cuts tomato skin with a little push' },
+  { value: 'dull', name: 'Dull', about: 'slides off tomato skin, crushes onion' },
+  { value: 'chipped', name: 'Chipped', about: 'catches, leaves bits uncut' },
+  { value: 'worn-out', name: 'Worn out', about: 'thin, hollow or wobbly' },
+];
+const USES: { value: Use; label: string }[] = [
+  { value: 'daily', label: 'Daily' },
+  { value: 'weekly', label: 'Weekly' },
+  { value: 'rarely', label: 'Rarely' },
+  { value: 'never', label: 'Never' },
+];
 
-/** One owned knife added fast: its kind, its length on a drawn blade, its edge by a plain test, and how often it is used. */
-export function AddKnife({
-  worker,
-  models,
-  full,
-  onAdd,
-}: {
+interface Props {
   worker: Remote<KitchenWorker>;
   models: BladeModel[];
   full: boolean;
   onAdd: (knife: OwnedFile) => void;
-}) {
-  const [type, setType] = useState('chef');
-  const [model, setModel] = useState<string | null>(null);
-  const [lengthMm, setLengthMm] = useState(usualLengths.get('chef') ?? 200);
-  const [condition, setCondition] = useState<Condition>('serviceable');
-  const [use, setUse] = useState<Use>('weekly');
+}
+
+/** The middling blade of a kind at a length, once the worker has it. */
+function useTypical(worker: Remote<KitchenWorker>, type: string, lengthMm: number): BladeModel | null {
   const [typical, setTypical] = useState<BladeModel | null>(null);
   useEffect(() => {
     let stale = false;
@@ -42,10 +47,19 @@ export function AddKnife({
       stale = true;
     };
   }, [type, lengthMm, worker]);
-  const options = useMemo(() => models.map((m) => ({ value: m.id, label: `${m.name}, ${m.maker}` })), [models]);
+  return typical;
+}
+
+/** One owned knife added fast: its kind, its length on a drawn blade, its edge by a plain test, and how often it is used. */
+export function AddKnife({ worker, models, full, onAdd }: Props) {
+  const [type, setType] = useState('chef');
+  const [model, setModel] = useState<string | null>(null);
+  const [lengthMm, setLengthMm] = useState(usualLengths.get('chef') ?? 200);
+  const [condition, setCondition] = useState<Condition>('serviceable');
+  const [use, setUse] = useState<Use>('weekly');
+  const typical = useTypical(worker, type, lengthMm);
   const chosen = models.find((m) => m.id === model) ?? null;
   const shown = chosen ?? typical;
-
   return (
     <form
       className={css.add}
@@ -54,57 +68,63 @@ export function AddKnife({
         onAdd(chosen ? { model: chosen.id, condition, use } : { type, lengthMm, condition, use });
       }}
     >
-      <div className={css.pair}>
-        <NativeSelect
-          label="Kind of knife"
-          description={typeBlurbs.get(chosen?.type ?? type)}
-          value={chosen?.type ?? type}
-          disabled={chosen !== null}
-          data={types}
-          onChange={(e) => {
-            setType(e.currentTarget.value);
-            setLengthMm(usualLengths.get(e.currentTarget.value) ?? 200);
-          }}
-        />
-        <Select
-          label="Or a model of the catalogue"
-          placeholder="search by name or maker"
-          searchable
-          clearable
-          limit={30}
-          nothingFoundMessage="No such model"
-          data={options}
-          value={model}
-          onChange={setModel}
-        />
-      </div>
+      <WhatItIs
+        type={type}
+        chosen={chosen}
+        models={models}
+        onModel={setModel}
+        onType={(next) => {
+          setType(next);
+          setLengthMm(usualLengths.get(next) ?? 200);
+        }}
+      />
       {shown && <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={setLengthMm} />}
       <Picks
         label="Its edge: try paper, tomato skin, an onion"
         value={condition}
-        options={[
-          { value: 'keen', name: 'Keen', about: 'glides through paper' },
-          { value: 'serviceable', name: 'Serviceable', about: 'cuts tomato skin with a little push' },
-          { value: 'dull', name: 'Dull', about: 'slides off tomato skin, crushes onion' },
-          { value: 'chipped', name: 'Chipped', about: 'catches, leaves bits uncut' },
-          { value: 'worn-out', name: 'Worn out', about: 'thin, hollow or wobbly' },
-        ]}
+        options={CONDITIONS}
         onChange={setCondition}
       />
-      <Choice
-        label="Used"
-        value={use}
-        options={[
-          { value: 'daily', label: 'Daily' },
-          { value: 'weekly', label: 'Weekly' },
-          { value: 'rarely', label: 'Rarely' },
-          { value: 'never', label: 'Never' },
-        ]}
-        onChange={setUse}
-      />
+      <Choice label="Used" value={use} options={USES} onChange={setUse} />
       <Button type="submit" disabled={full}>
         Put it in the drawer
       </Button>
     </form>
+  );
+}
+
+interface WhatItIsProps {
+  type: string;
+  chosen: BladeModel | null;
+  models: BladeModel[];
+  onType: (type: string) => void;
+  onModel: (model: string | null) => void;
+}
+
+/** Its kind, or the very model. */
+function WhatItIs({ type, chosen, models, onType, onModel }: WhatItIsProps) {
+  const options = useMemo(() => models.map((m) => ({ value: m.id, label: `${m.name}, ${m.maker}` })), [models]);
+  return (
+    <div className={css.pair}>
+      <NativeSelect
+        label="Kind of knife"
+        description={typeBlurbs.get(chosen?.type ?? type)}
+        value={chosen?.type ?? type}
+        disabled={chosen !== null}
+        data={types}
+        onChange={(e) => onType(e.currentTarget.value)}
+      />
+      <Select
+        label="Or a model of the catalogue"
+        placeholder="search by name or maker"
+        searchable
+        clearable
+        limit={30}
+        nothingFoundMessage="No such model"
+        data={options}
+        value={chosen?.id ?? null}
+        onChange={onModel}
+      />
+    </div>
   );
 }

@@ -1,7 +1,7 @@
-import { Button, Chip, NativeSelect, Textarea } from '@mantine/core';
+import { Button, NativeSelect, Textarea } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { toolNames, typeNames } from '../../../data/names';
+import { typeNames } from '../../../data/names';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
@@ -12,6 +12,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { FaultList } from '../shared/FaultList';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import { ToolChips } from '../shared/ToolChips';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
 import { minutes, money, percent, taskName } from '../shared/words';
@@ -117,20 +118,16 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
   );
 }
 
-function Knife({
-  knife,
-  read,
-  currency,
-  onChange,
-  onRemove,
-}: {
+interface KnifeProps {
   knife: OwnedFile;
   read: DrawerKnife | null;
   currency: string;
   onChange: (part: Partial<OwnedFile>) => void;
   onRemove: () => void;
-}) {
-  const { length, told } = useLengths();
+}
+
+function Knife({ knife, read, currency, onChange, onRemove }: KnifeProps) {
+  const { length } = useLengths();
   const name = read?.name ?? typeNames.get(knife.type ?? '') ?? 'Knife';
   return (
     <li className={css.knife} data-verdict={read?.verdict}>
@@ -141,38 +138,7 @@ function Knife({
         </h2>
         {read && <strong className={css.verdict}>{VERDICT_WORDS[read.verdict]}</strong>}
       </div>
-      {read && (
-        <>
-          <p>
-            {told(read.why)}
-            {read.givesBack && (
-              <>
-                {' '}
-                Putting it right costs about {money(read.givesBack.price, currency)} and gives back{' '}
-                <b className="figure">{percent(read.givesBack.coverage)}</b> of your cutting.
-              </>
-            )}
-          </p>
-          {read.doesBest.length > 0 && (
-            <p className={css.best}>
-              Does best here, <span className="figure">{minutes(read.minutesPerWeek)}</span> min a week (scores of 100):{' '}
-              {read.doesBest
-                .slice(0, 5)
-                .map(
-                  ({ task, score, measured }) =>
-                    `${taskName(task).toLowerCase()} ${score}${measured ? ', measured' : ''}`,
-                )
-                .join(', ')}
-              {read.doesBest.length > 5 && ` and ${read.doesBest.length - 5} more`}.
-            </p>
-          )}
-          {read.dangers.map((danger) => (
-            <p key={danger} className={css.danger}>
-              {danger}
-            </p>
-          ))}
-        </>
-      )}
+      {read && <Reading read={read} currency={currency} />}
       <div className={css.row}>
         <NativeSelect
           aria-label={`Edge of the ${name.toLowerCase()}`}
@@ -202,6 +168,47 @@ function Knife({
   );
 }
 
+/** Tasks named before the rest is only counted. */
+const MOST_NAMED = 5;
+
+/** Why a knife is kept, put right or given away; what it does best here, and its dangers. */
+function Reading({ read, currency }: { read: DrawerKnife; currency: string }) {
+  const { told } = useLengths();
+  const { why, givesBack, doesBest, minutesPerWeek, dangers } = read;
+  const more = doesBest.length - MOST_NAMED;
+  return (
+    <>
+      <p>
+        {told(why)}
+        {givesBack && (
+          <>
+            {' '}
+            Putting it right costs about {money(givesBack.price, currency)} and gives back{' '}
+            <b className="figure">{percent(givesBack.coverage)}</b> of your cutting.
+          </>
+        )}
+      </p>
+      {doesBest.length > 0 && (
+        <p className={css.best}>
+          Does best here, <span className="figure">{minutes(minutesPerWeek)}</span> min a week (scores of 100):{' '}
+          {doesBest
+            .slice(0, MOST_NAMED)
+            .map(
+              ({ task, score, measured }) => `${taskName(task).toLowerCase()} ${score}${measured ? ', measured' : ''}`,
+            )
+            .join(', ')}
+          {more > 0 && ` and ${more} more`}.
+        </p>
+      )}
+      {dangers.map((danger) => (
+        <p key={danger} className={css.danger}>
+          {danger}
+        </p>
+      ))}
+    </>
+  );
+}
+
 /** Every knife of the drawer to the same scale. */
 function Picture({ blade }: { blade: BladeModel }) {
   const { height, width } = placed(blade, false);
@@ -219,24 +226,11 @@ function Picture({ blade }: { blade: BladeModel }) {
   );
 }
 
-function Tools({ kitchen, update }: QuestionProps) {
+function Tools(props: QuestionProps) {
   return (
     <section aria-labelledby="tools">
       <h2 id="tools">Tools you have</h2>
-      <div className={css.chips}>
-        {TOOLS.map((id) => (
-          <Chip
-            key={id}
-            size="sm"
-            checked={kitchen.tools?.includes(id) ?? false}
-            onChange={(on) =>
-              update((k) => ({ ...k, tools: on ? [...(k.tools ?? []), id] : (k.tools ?? []).filter((t) => t !== id) }))
-            }
-          >
-            {toolNames.get(id)}
-          </Chip>
-        ))}
-      </div>
+      <ToolChips {...props} tools={TOOLS} className={css.chips} />
     </section>
   );
 }

@@ -9,16 +9,7 @@ import { TestEdge } from './TestEdge';
 
 type Deed = Omit<DiaryEntry, 'on' | 'knife'>;
 
-/** What was done to a knife, written down by one tap with wet hands, the rest by two. */
-export function Deeds({
-  name,
-  keenness,
-  honed,
-  sharpens,
-  by,
-  stone,
-  onDone,
-}: {
+interface Props {
   name: string;
   /** Where the session at the stone is; null where no stone helps. */
   stone: string | null;
@@ -29,44 +20,31 @@ export function Deeds({
   /** Who sharpens here. */
   by: string;
   onDone: (deed: Deed) => void;
-}) {
-  const [open, setOpen] = useState<'more' | 'test' | 'chip' | 'measure' | null>(null);
-  const [height, setHeight] = useState<number | null>(null);
+}
+/** What is open under the first row. */
+type Open = 'more' | 'test' | 'chip' | 'measure' | null;
+
+/** What was done to a knife, written down by one tap with wet hands, the rest by two. */
+export function Deeds({ name, keenness, honed, sharpens, by, stone, onDone }: Props) {
+  const [open, setOpen] = useState<Open>(null);
   const done = (deed: Deed) => {
     setOpen(null);
     onDone(deed);
   };
-  const turn = (which: NonNullable<typeof open>) => setOpen(open === which ? null : which);
-  const label = (what: string) => `${what}: ${name}`;
+  const turn = (which: Open) => setOpen(open === which ? null : which);
+  const known = SHARPENERS.find((each) => each === by);
   const button = (what: string, deed: Deed) => (
-    <Button size="md" variant="default" aria-label={label(what)} onClick={() => done(deed)}>
+    <Button size="md" variant="default" aria-label={`${what}: ${name}`} onClick={() => done(deed)}>
       {what}
     </Button>
   );
-  const known = SHARPENERS.find((each) => each === by);
   return (
     <div className={css.deedsOf}>
       <div className={css.deeds}>
         {honed && button('Honed', { did: 'honed' })}
         {sharpens && button('Sharpened today', { did: 'sharpened', ...(known ? { by: known } : {}) })}
-        <Button
-          size="md"
-          variant="default"
-          aria-expanded={open === 'test'}
-          aria-label={label('Test it')}
-          onClick={() => turn('test')}
-        >
-          Test it
-        </Button>
-        <Button
-          size="md"
-          variant="default"
-          aria-expanded={open === 'more'}
-          aria-label={label('More')}
-          onClick={() => turn('more')}
-        >
-          More
-        </Button>
+        <Opens what="Test it" name={name} open={open === 'test'} onTurn={() => turn('test')} />
+        <Opens what="More" name={name} open={open === 'more'} onTurn={() => turn('more')} />
         {stone && <a href={stone}>At the stone</a>}
       </div>
       {open === 'test' && <TestEdge keenness={keenness} onTested={(tested) => done({ did: 'tested', ...tested })} />}
@@ -84,29 +62,46 @@ export function Deeds({
           </Button>
         </div>
       )}
-      {open === 'chip' && (
-        <NativeSelect
-          label="Chipped on"
-          value=""
-          data={[
-            { value: '', label: 'choose the food' },
-            ...[...taskNames].map(([value, food]) => ({ value, label: food })),
-          ]}
-          onChange={(e) => e.currentTarget.value && done({ did: 'chipped', task: e.currentTarget.value })}
-        />
-      )}
-      {open === 'measure' && (
-        <div className={css.deeds}>
-          <LengthFigure label="Height at the heel" value={height} bounds={[5, 130]} step={0.1} onChange={setHeight} />
-          <Button
-            size="md"
-            disabled={height === null}
-            onClick={() => height !== null && done({ did: 'measured', heelHeightMm: height })}
-          >
-            Write it down
-          </Button>
-        </div>
-      )}
+      {open === 'chip' && <ChippedOn onDone={done} />}
+      {open === 'measure' && <HeightAtHeel onDone={done} />}
+    </div>
+  );
+}
+
+function Opens({ what, name, open, onTurn }: { what: string; name: string; open: boolean; onTurn: () => void }) {
+  return (
+    <Button size="md" variant="default" aria-expanded={open} aria-label={`${what}: ${name}`} onClick={onTurn}>
+      {what}
+    </Button>
+  );
+}
+
+function ChippedOn({ onDone }: Pick<Props, 'onDone'>) {
+  return (
+    <NativeSelect
+      label="Chipped on"
+      value=""
+      data={[
+        { value: '', label: 'choose the food' },
+        ...[...taskNames].map(([value, food]) => ({ value, label: food })),
+      ]}
+      onChange={(e) => e.currentTarget.value && onDone({ did: 'chipped', task: e.currentTarget.value })}
+    />
+  );
+}
+
+function HeightAtHeel({ onDone }: Pick<Props, 'onDone'>) {
+  const [height, setHeight] = useState<number | null>(null);
+  return (
+    <div className={css.deeds}>
+      <LengthFigure label="Height at the heel" value={height} bounds={[5, 130]} step={0.1} onChange={setHeight} />
+      <Button
+        size="md"
+        disabled={height === null}
+        onClick={() => height !== null && onDone({ did: 'measured', heelHeightMm: height })}
+      >
+        Write it down
+      </Button>
     </div>
   );
 }

@@ -49,30 +49,33 @@ function told(entry: DiaryEntry, cooks: readonly CookFile[]): string {
     .join(', ');
 }
 
-/** What was done to which knife, newest first: found by any word, corrected, taken out. */
-export function Diary({
-  diary,
-  names,
-  cooks,
-  onChange,
-}: {
+interface Props {
   diary: readonly DiaryEntry[];
   cooks: readonly CookFile[];
   /** Names of the owned knives, in their order. */
   names: readonly string[];
   onChange: (at: number, entry: DiaryEntry | null) => void;
-}) {
-  const [words, setWords] = useState('');
-  const [shown, setShown] = useState(STEP);
-  const [open, setOpen] = useState<number | null>(null);
+}
+
+/** The entries that hold some words, newest first, each with its place in the diary. */
+function entriesWith(words: string, { diary, cooks, names }: Props) {
   const sought = words.trim().toLowerCase();
-  const found = diary
+  return diary
     .map((entry, at) => ({ entry, at, name: names[entry.knife] ?? 'Knife' }))
     .filter(
       ({ entry, name }) =>
         sought === '' || `${name} ${told(entry, cooks)} ${day(entry.on)} ${entry.on}`.toLowerCase().includes(sought),
     )
     .sort((a, b) => (a.entry.on < b.entry.on ? 1 : a.entry.on > b.entry.on ? -1 : b.at - a.at));
+}
+
+/** What was done to which knife, newest first: found by any word, corrected, taken out. */
+export function Diary(props: Props) {
+  const { diary, cooks, onChange } = props;
+  const [words, setWords] = useState('');
+  const [shown, setShown] = useState(STEP);
+  const [open, setOpen] = useState<number | null>(null);
+  const found = entriesWith(words, props);
   return (
     <section aria-labelledby="diary">
       <h2 id="diary">Diary</h2>
@@ -93,36 +96,13 @@ export function Diary({
           </p>
           <ol className={css.entries}>
             {found.slice(0, shown).map(({ entry, at, name }) => (
-              <li key={at}>
-                <div className={css.entry}>
-                  <span>
-                    <time dateTime={entry.on} className="figure">
-                      {day(entry.on)}
-                    </time>{' '}
-                    <b>{name}</b> {told(entry, cooks)}
-                  </span>
-                  <Button
-                    size="compact-md"
-                    variant="default"
-                    aria-expanded={open === at}
-                    aria-label={`Change: ${name}, ${told(entry, cooks)}, ${day(entry.on)}`}
-                    onClick={() => setOpen(open === at ? null : at)}
-                  >
-                    {open === at ? 'Done' : 'Change'}
-                  </Button>
-                </div>
-                {open === at && (
-                  <EntryForm
-                    entry={entry}
-                    cooks={cooks}
-                    onChange={(next) => onChange(at, next)}
-                    onRemove={() => {
-                      setOpen(null);
-                      onChange(at, null);
-                    }}
-                  />
-                )}
-              </li>
+              <Entry
+                key={at}
+                {...{ entry, cooks, name }}
+                open={open === at}
+                onOpen={(opened) => setOpen(opened ? at : null)}
+                onChange={(next) => onChange(at, next)}
+              />
             ))}
           </ol>
           {found.length > shown && (
@@ -136,17 +116,59 @@ export function Diary({
   );
 }
 
+interface EntryProps {
+  entry: DiaryEntry;
+  cooks: readonly CookFile[];
+  name: string;
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  onChange: (entry: DiaryEntry | null) => void;
+}
+
+function Entry({ entry, cooks, name, open, onOpen, onChange }: EntryProps) {
+  return (
+    <li>
+      <div className={css.entry}>
+        <span>
+          <time dateTime={entry.on} className="figure">
+            {day(entry.on)}
+          </time>{' '}
+          <b>{name}</b> {told(entry, cooks)}
+        </span>
+        <Button
+          size="compact-md"
+          variant="default"
+          aria-expanded={open}
+          aria-label={`Change: ${name}, ${told(entry, cooks)}, ${day(entry.on)}`}
+          onClick={() => onOpen(!open)}
+        >
+          {open ? 'Done' : 'Change'}
+        </Button>
+      </div>
+      {open && (
+        <EntryForm
+          {...{ entry, cooks, onChange }}
+          onRemove={() => {
+            onOpen(false);
+            onChange(null);
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+interface FormProps {
+  entry: DiaryEntry;
+  onChange: (entry: DiaryEntry) => void;
+}
+
 function EntryForm({
   entry,
   cooks,
   onChange,
   onRemove,
-}: {
-  entry: DiaryEntry;
-  cooks: readonly CookFile[];
-  onChange: (entry: DiaryEntry) => void;
-  onRemove: () => void;
-}) {
+}: FormProps & { cooks: readonly CookFile[]; onRemove: () => void }) {
   const { did } = entry;
   return (
     <div className={css.entryForm}>
@@ -158,37 +180,7 @@ function EntryForm({
           if (/^\d{4}-\d{2}-\d{2}$/.test(e.currentTarget.value)) onChange({ ...entry, on: e.currentTarget.value });
         }}
       />
-      {did === 'sharpened' && (
-        <>
-          <NativeSelect
-            label="By"
-            value={entry.by ?? ''}
-            data={[
-              { value: '', label: 'not said' },
-              ...SHARPENERS.map((by) => ({ value: by, label: SHARPENER_WORDS[by] })),
-            ]}
-            onChange={(e) => onChange({ ...entry, by: SHARPENERS.find((by) => by === e.currentTarget.value) })}
-          />
-          <Figure
-            label="Degrees a side"
-            value={entry.angleDeg ?? null}
-            bounds={[5, 50]}
-            step={0.5}
-            unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, angleDeg: undefined }) }}
-            onChange={(angleDeg) => onChange({ ...entry, angleDeg })}
-          />
-          <TextInput
-            label="Stones"
-            placeholder="such as 1000, 3000"
-            maxLength={80}
-            value={entry.stones ?? ''}
-            onChange={(e) => {
-              const stones = e.currentTarget.value;
-              onChange({ ...entry, stones: stones.trim() ? stones : undefined });
-            }}
-          />
-        </>
-      )}
+      {did === 'sharpened' && <HowSharpened entry={entry} onChange={onChange} />}
       {(did === 'sharpened' || did === 'used') && (
         <Figure
           label="Minutes"
@@ -225,5 +217,40 @@ function EntryForm({
         Take it out
       </Button>
     </div>
+  );
+}
+
+/** By whom, to which angle and on which stones. */
+function HowSharpened({ entry, onChange }: FormProps) {
+  return (
+    <>
+      <NativeSelect
+        label="By"
+        value={entry.by ?? ''}
+        data={[
+          { value: '', label: 'not said' },
+          ...SHARPENERS.map((by) => ({ value: by, label: SHARPENER_WORDS[by] })),
+        ]}
+        onChange={(e) => onChange({ ...entry, by: SHARPENERS.find((by) => by === e.currentTarget.value) })}
+      />
+      <Figure
+        label="Degrees a side"
+        value={entry.angleDeg ?? null}
+        bounds={[5, 50]}
+        step={0.5}
+        unsaid={{ holds: 'not said', onEmptied: () => onChange({ ...entry, angleDeg: undefined }) }}
+        onChange={(angleDeg) => onChange({ ...entry, angleDeg })}
+      />
+      <TextInput
+        label="Stones"
+        placeholder="such as 1000, 3000"
+        maxLength={80}
+        value={entry.stones ?? ''}
+        onChange={(e) => {
+          const stones = e.currentTarget.value;
+          onChange({ ...entry, stones: stones.trim() ? stones : undefined });
+        }}
+      />
+    </>
   );
 }

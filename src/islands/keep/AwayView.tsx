@@ -79,78 +79,26 @@ function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
   );
 }
 
-/** What the other kitchen is like. */
-function There({
-  away,
-  kitchen,
-  onChange,
-  onRemove,
-}: {
+interface ThereProps {
   away: AwayFile;
   kitchen: KitchenFile;
   onChange: (away: AwayFile) => void;
-  onRemove: () => void;
-}) {
-  const cooks = kitchen.cooks ?? [];
-  const material = away.board?.material;
-  const there = away.cooking?.cuisines ?? [];
+}
+
+/** What the other kitchen is like. */
+function There({ onRemove, ...props }: ThereProps & { onRemove: () => void }) {
+  const { away, kitchen, onChange } = props;
   const roll = { kind: 'roll' as const, pockets: away.pockets ?? usualPlace.roll().pockets };
   return (
     <section className={css.there} aria-labelledby="there">
       <h2 id="there">The other kitchen</h2>
-      <TextInput
-        label="Name"
-        maxLength={60}
-        value={away.name ?? ''}
-        onChange={(e) => {
-          const typed = e.currentTarget.value;
-          onChange({ ...away, name: typed.trim() ? typed : undefined });
-        }}
-      />
-      {cooks.length > 1 && (
-        <NativeSelect
-          label="Who goes"
-          value={String(away.cook ?? 0)}
-          data={cooks.map((cook, i) => ({ value: String(i), label: cookName(cook, i) }))}
-          onChange={(e) => onChange({ ...away, cook: Number(e.currentTarget.value) })}
-        />
-      )}
-      <NativeSelect
-        label="Its board"
-        value={material ?? ''}
-        data={[{ value: '', label: 'as at home' }, ...BOARD_MATERIALS.map((each) => ({ value: each, label: each }))]}
-        onChange={(e) => {
-          const next = BOARD_MATERIALS.find((each) => each === e.currentTarget.value);
-          onChange({ ...away, board: next ? { ...away.board, material: next } : undefined });
-        }}
-      />
+      <WhoAndWhere {...props} />
       <Switch
         label="Knives are treated roughly there"
         checked={away.roughUse ?? kitchen.habits?.roughUse ?? false}
         onChange={(e) => onChange({ ...away, roughUse: e.currentTarget.checked })}
       />
-      <fieldset className={css.cuisines}>
-        <legend>What is cooked there</legend>
-        <Chip checked={away.cooking === undefined} size="sm" onChange={() => onChange({ ...away, cooking: undefined })}>
-          as at home
-        </Chip>
-        <Chip.Group
-          multiple
-          value={there.map((each) => each.id)}
-          onChange={(ids) =>
-            onChange({
-              ...away,
-              cooking: ids.length > 0 ? { ...away.cooking, cuisines: ids.map((each) => ({ id: each })) } : undefined,
-            })
-          }
-        >
-          {[...cuisineNames].map(([value, name]) => (
-            <Chip key={value} value={value} size="sm">
-              {name}
-            </Chip>
-          ))}
-        </Chip.Group>
-      </fieldset>
+      <CookedThere {...props} />
       <Figure
         label="Most it may weigh, g"
         value={away.maxWeightG ?? null}
@@ -170,6 +118,67 @@ function There({
         Take this kitchen out
       </Button>
     </section>
+  );
+}
+
+function WhoAndWhere({ away, kitchen, onChange }: ThereProps) {
+  const cooks = kitchen.cooks ?? [];
+  return (
+    <>
+      <TextInput
+        label="Name"
+        maxLength={60}
+        value={away.name ?? ''}
+        onChange={(e) => {
+          const typed = e.currentTarget.value;
+          onChange({ ...away, name: typed.trim() ? typed : undefined });
+        }}
+      />
+      {cooks.length > 1 && (
+        <NativeSelect
+          label="Who goes"
+          value={String(away.cook ?? 0)}
+          data={cooks.map((cook, i) => ({ value: String(i), label: cookName(cook, i) }))}
+          onChange={(e) => onChange({ ...away, cook: Number(e.currentTarget.value) })}
+        />
+      )}
+      <NativeSelect
+        label="Its board"
+        value={away.board?.material ?? ''}
+        data={[{ value: '', label: 'as at home' }, ...BOARD_MATERIALS.map((each) => ({ value: each, label: each }))]}
+        onChange={(e) => {
+          const next = BOARD_MATERIALS.find((each) => each === e.currentTarget.value);
+          onChange({ ...away, board: next ? { ...away.board, material: next } : undefined });
+        }}
+      />
+    </>
+  );
+}
+
+function CookedThere({ away, onChange }: ThereProps) {
+  return (
+    <fieldset className={css.cuisines}>
+      <legend>What is cooked there</legend>
+      <Chip checked={away.cooking === undefined} size="sm" onChange={() => onChange({ ...away, cooking: undefined })}>
+        as at home
+      </Chip>
+      <Chip.Group
+        multiple
+        value={(away.cooking?.cuisines ?? []).map((each) => each.id)}
+        onChange={(ids) =>
+          onChange({
+            ...away,
+            cooking: ids.length > 0 ? { ...away.cooking, cuisines: ids.map((each) => ({ id: each })) } : undefined,
+          })
+        }
+      >
+        {[...cuisineNames].map(([value, name]) => (
+          <Chip key={value} value={value} size="sm">
+            {name}
+          </Chip>
+        ))}
+      </Chip.Group>
+    </fieldset>
   );
 }
 

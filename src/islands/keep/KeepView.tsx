@@ -90,8 +90,10 @@ function laidOf(placed: readonly Placed[], knives: readonly KeptKnife[]): NonNul
   });
 }
 
-function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChange }: PlacesProps) {
-  const { places, growth = 0 } = storage;
+function Places(props: PlacesProps) {
+  const { kitchen, kept, storage, onChange } = props;
+  const { knives, keeping } = kept;
+  const { places } = storage;
   // a place taken out is gone at once, what lay in it when the worker has answered
   const placed = useMemo(() => keeping.placed.filter(({ place }) => place < places.length), [keeping, places]);
   const onMoved = (ref: string, place: number, at: Spot) =>
@@ -99,12 +101,9 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
       ...now,
       laid: laidOf([...placed.filter((each) => each.ref !== ref), { ...at, ref, place }], knives),
     }));
-  const moving = useMoving(places, knives, placed, onMoved);
-  const { draft, refused } = moving;
-  const longest = Math.max(0, ...knives.map(({ thing }) => thing.bladeMm));
-  const pictures = places.map((place) => pictureOf(place, longest));
-  // one scale for all: as wide as the column, and none taller than about half of that
-  const widest = Math.max(600, ...pictures.map(({ wide, deep }) => Math.max(wide, TALLEST * deep)));
+  const moving = useMoving({ places, knives, placed }, onMoved);
+  const { draft } = moving;
+  const widest = widestOf(places, knives);
   const names = places.map(nameOf(places));
   return (
     <DndContext {...moving.context}>
@@ -113,13 +112,11 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
           {places.map((place, i) => (
             <PlaceCard
               key={i}
-              place={place}
+              {...{ place, knives, widest }}
               name={names[i] ?? ''}
-              knives={knives}
               placed={placed.filter((each) => each.place === i)}
               draft={draft?.place === i ? draft : null}
               lifted={draft?.ref ?? null}
-              widest={widest}
               onPicture={moving.picture(i)}
               onChange={(next) =>
                 onChange((now) => ({ ...now, places: now.places.map((each, at) => (at === i ? next : each)) }), false)
@@ -134,49 +131,63 @@ function Places({ kitchen, kept: { knives, keeping }, storage, currency, onChang
             onAdd={(kind) => onChange((now) => ({ ...now, places: [...now.places, usualPlace[kind]()] }))}
           />
         </div>
-        <aside className={css.aside}>
-          <p role="status" className={css.told} data-bad={(draft?.why ?? refused) !== null || undefined}>
-            {draft
-              ? (draft.why ?? 'Here it fits: let go, or press Space.')
-              : (refused ?? summary(keeping, knives.length))}
-          </p>
-          <Unplaced left={keeping.left} knives={knives} lifted={draft?.ref ?? null} />
-          {keeping.buy.length > 0 && (
-            <section aria-labelledby="buy">
-              <h2 id="buy">{keeping.left.length > 0 ? 'The least that makes it fit' : 'For later'}</h2>
-              {keeping.buy.map(({ what, why, price }) => (
-                <p key={what}>
-                  <b>{what}</b>, about {money(price, currency)}. {why}
-                </p>
-              ))}
-            </section>
-          )}
-          <Figure
-            label="Room to stay free for later, %"
-            value={Math.round(100 * growth)}
-            bounds={[0, 90]}
-            step={5}
-            onChange={(percent) => onChange((now) => ({ ...now, growth: percent / 100 }), false)}
-          />
-          {storage.laid && (
-            <Button variant="default" onClick={() => onChange((now) => ({ ...now, laid: undefined }))}>
-              Arrange them all again
-            </Button>
-          )}
-          <p className="faded">
-            Drag a knife, or press Space on it: the arrow keys move it (Shift: by a hair), T turns it, Page Down takes
-            it to the next place, Space puts it down, Escape leaves it.
-          </p>
-          <PrintPlaces
-            title={kitchen.name ?? 'My kitchen'}
-            storage={storage}
-            names={names}
-            knives={knives}
-            placed={placed}
-          />
-        </aside>
+        <Aside {...props} {...{ moving, placed, names }} />
       </div>
     </DndContext>
+  );
+}
+
+/** One scale for all places: as wide as the column, and none taller than about half of that. */
+function widestOf(places: readonly StoragePlace[], knives: readonly KeptKnife[]): number {
+  const longest = Math.max(0, ...knives.map(({ thing }) => thing.bladeMm));
+  const pictures = places.map((place) => pictureOf(place, longest));
+  return Math.max(600, ...pictures.map(({ wide, deep }) => Math.max(wide, TALLEST * deep)));
+}
+
+interface AsideProps extends PlacesProps {
+  moving: ReturnType<typeof useMoving>;
+  placed: readonly Placed[];
+  names: readonly string[];
+}
+
+/** What is told beside the places: how a move would end, what has no place, what to buy, and room for later. */
+function Aside({ kitchen, kept, storage, currency, onChange, moving, placed, names }: AsideProps) {
+  const { knives, keeping } = kept;
+  const { draft, refused } = moving;
+  return (
+    <aside className={css.aside}>
+      <p role="status" className={css.told} data-bad={(draft?.why ?? refused) !== null || undefined}>
+        {draft ? (draft.why ?? 'Here it fits: let go, or press Space.') : (refused ?? summary(keeping, knives.length))}
+      </p>
+      <Unplaced left={keeping.left} knives={knives} lifted={draft?.ref ?? null} />
+      {keeping.buy.length > 0 && (
+        <section aria-labelledby="buy">
+          <h2 id="buy">{keeping.left.length > 0 ? 'The least that makes it fit' : 'For later'}</h2>
+          {keeping.buy.map(({ what, why, price }) => (
+            <p key={what}>
+              <b>{what}</b>, about {money(price, currency)}. {why}
+            </p>
+          ))}
+        </section>
+      )}
+      <Figure
+        label="Room to stay free for later, %"
+        value={Math.round(100 * (storage.growth ?? 0))}
+        bounds={[0, 90]}
+        step={5}
+        onChange={(percent) => onChange((now) => ({ ...now, growth: percent / 100 }), false)}
+      />
+      {storage.laid && (
+        <Button variant="default" onClick={() => onChange((now) => ({ ...now, laid: undefined }))}>
+          Arrange them all again
+        </Button>
+      )}
+      <p className="faded">
+        Drag a knife, or press Space on it: the arrow keys move it (Shift: by a hair), T turns it, Page Down takes it to
+        the next place, Space puts it down, Escape leaves it.
+      </p>
+      <PrintPlaces title={kitchen.name ?? 'My kitchen'} {...{ storage, names, knives, placed }} />
+    </aside>
   );
 }
 

@@ -9,49 +9,18 @@ import css from './AwayView.module.css';
 const MOST_TASKS = 6;
 const POINTS = 100;
 
+type Packing = PackedRoll['packing'];
+
 /** What goes into the roll, what stays and why, what home lacks meanwhile, and what to mind on the way. */
 export function PackingList({ packed: { packing, blades }, name }: { packed: PackedRoll; name: string }) {
-  const { length } = useLengths();
-  const { taken, left, weightG, coverage, withAll, proven, home, lacking, along, cautions } = packing;
-  const longest = useMemo(
-    () => Math.max(1, ...taken.map(({ owned }) => (blades[owned] ? placed(blades[owned], false).width : 0))),
-    [taken, blades],
-  );
+  const { taken, left, home, lacking, along, cautions } = packing;
   return (
     <section className={css.list} aria-labelledby="pack">
       <h2 id="pack">Packing list for {name}</h2>
       <p role="status" className={css.told}>
-        {taken.length === 0
-          ? 'Nothing goes along: no pocket takes a knife that does anything there.'
-          : `${taken.length === 1 ? 'One knife' : `${taken.length} knives`}, ${weightG} g: they do ${percent(coverage)} of the cutting there well; everything you own would do ${percent(withAll)}.${proven ? '' : ' Not every choice was tried.'}`}
+        {inShort(packing)}
       </p>
-      <ol className={css.pockets}>
-        {taken.map((knife) => {
-          const blade = blades[knife.owned];
-          return (
-            <li key={knife.owned}>
-              {blade && (
-                <svg viewBox={`-1 -1 ${longest + 2} ${placed(blade, false).height + 2}`} aria-hidden="true">
-                  <KnifeDrawing blade={blade} upright={false} owned line={1.2} />
-                </svg>
-              )}
-              <div>
-                <b>{knife.name}</b>
-                <span>
-                  pocket {knife.pocket + 1}, {knife.weightG} g, guard for {length(knife.guard.lengthMm)} ×{' '}
-                  {length(knife.guard.heightMm)}
-                </span>
-                <span className="faded">
-                  {knife.forHardBoard
-                    ? 'For their hard board, so that the keen ones are spared.'
-                    : `Without it ${(POINTS * knife.adds).toFixed(knife.adds < 0.1 ? 1 : 0)} points less there.`}
-                  {knife.dull && ' Have it sharpened before it goes.'}
-                </span>
-              </div>
-            </li>
-          );
-        })}
-      </ol>
+      <Pockets taken={taken} blades={blades} />
       {taken.length > 0 && (
         <>
           <Together title="Also goes along" lines={along} />
@@ -95,6 +64,50 @@ export function PackingList({ packed: { packing, blades }, name }: { packed: Pac
         Print this list
       </Button>
     </section>
+  );
+}
+
+function inShort({ taken, weightG, coverage, withAll, proven }: Packing): string {
+  if (taken.length === 0) return 'Nothing goes along: no pocket takes a knife that does anything there.';
+  const knives = taken.length === 1 ? 'One knife' : `${taken.length} knives`;
+  return `${knives}, ${weightG} g: they do ${percent(coverage)} of the cutting there well; everything you own would do ${percent(withAll)}.${proven ? '' : ' Not every choice was tried.'}`;
+}
+
+/** The knives that go along, drawn to one scale, each with its pocket and why. */
+function Pockets({ taken, blades }: { taken: Packing['taken']; blades: PackedRoll['blades'] }) {
+  const { length } = useLengths();
+  const longest = useMemo(
+    () => Math.max(1, ...taken.map(({ owned }) => (blades[owned] ? placed(blades[owned], false).width : 0))),
+    [taken, blades],
+  );
+  return (
+    <ol className={css.pockets}>
+      {taken.map((knife) => {
+        const blade = blades[knife.owned];
+        return (
+          <li key={knife.owned}>
+            {blade && (
+              <svg viewBox={`-1 -1 ${longest + 2} ${placed(blade, false).height + 2}`} aria-hidden="true">
+                <KnifeDrawing blade={blade} upright={false} owned line={1.2} />
+              </svg>
+            )}
+            <div>
+              <b>{knife.name}</b>
+              <span>
+                pocket {knife.pocket + 1}, {knife.weightG} g, guard for {length(knife.guard.lengthMm)} ×{' '}
+                {length(knife.guard.heightMm)}
+              </span>
+              <span className="faded">
+                {knife.forHardBoard
+                  ? 'For their hard board, so that the keen ones are spared.'
+                  : `Without it ${(POINTS * knife.adds).toFixed(knife.adds < 0.1 ? 1 : 0)} points less there.`}
+                {knife.dull && ' Have it sharpened before it goes.'}
+              </span>
+            </div>
+          </li>
+        );
+      })}
+    </ol>
   );
 }
 

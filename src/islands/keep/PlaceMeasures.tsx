@@ -4,8 +4,13 @@ import type { StoragePlace } from '../../core/formats/storageFile';
 import { Figure, LengthFigure } from '../shared/Field';
 import css from './KeepView.module.css';
 
+interface Props<K extends StoragePlace['kind']> {
+  place: StoragePlace & { kind: K };
+  onChange: (place: StoragePlace & { kind: K }) => void;
+}
+
 /** The measurements of a place: what was measured with a ruler. */
-export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChange: (place: StoragePlace) => void }) {
+export function PlaceMeasures({ place, onChange }: Props<StoragePlace['kind']>) {
   switch (place.kind) {
     case 'block':
       return (
@@ -35,92 +40,96 @@ export function PlaceMeasures({ place, onChange }: { place: StoragePlace; onChan
         />
       );
     case 'strip':
-      return (
-        <div className={css.figures}>
-          <LengthFigure
-            label="Length"
-            value={place.lengthMm}
-            bounds={BOUNDS.placeMm}
-            onChange={(lengthMm) => onChange({ ...place, lengthMm })}
-          />
-          <LengthFigure
-            label="Room below it"
-            value={place.belowMm}
-            bounds={BOUNDS.belowStripMm}
-            onChange={(belowMm) => onChange({ ...place, belowMm })}
-          />
-        </div>
-      );
+      return <Strip place={place} onChange={onChange} />;
     case 'tray':
-      return (
-        <div className={css.figures}>
-          <Inside place={place} onChange={onChange} />
-          <NativeSelect
-            label="Knives"
-            value={place.slats === null ? 'flat' : 'stand'}
-            data={[
-              { value: 'flat', label: 'lie flat' },
-              { value: 'stand', label: 'stand between slats' },
-            ]}
-            onChange={(e) => onChange({ ...place, slats: e.currentTarget.value === 'flat' ? null : 6 })}
-          />
-          {place.slats !== null && (
-            <Figure
-              label="Rows"
-              value={place.slats}
-              bounds={[1, MOST.slots]}
-              onChange={(slats) => onChange({ ...place, slats })}
-            />
-          )}
-        </div>
-      );
+      return <Tray place={place} onChange={onChange} />;
     case 'drawer':
-      return (
-        <>
-          <div className={css.figures}>
-            <Inside place={place} onChange={onChange} />
-          </div>
-          <Pieces
-            name="Guard"
-            least={0}
-            pieces={place.guards}
-            usual={{ lengthMm: 240, heightMm: 55 }}
-            figures={[
-              ['lengthMm', 'long', BOUNDS.placeMm],
-              ['heightMm', 'high', BOUNDS.slotHeightMm],
-            ]}
-            onChange={(guards) => onChange({ ...place, guards })}
-          />
-        </>
-      );
+      return <Drawer place={place} onChange={onChange} />;
   }
 }
 
-type Boxed = StoragePlace & { kind: 'tray' | 'drawer' };
-
-function Inside({ place, onChange }: { place: Boxed; onChange: (place: Boxed) => void }) {
+function Strip({ place, onChange }: Props<'strip'>) {
   return (
-    <>
+    <div className={css.figures}>
       <LengthFigure
-        label="Inside, long"
+        label="Length"
         value={place.lengthMm}
         bounds={BOUNDS.placeMm}
         onChange={(lengthMm) => onChange({ ...place, lengthMm })}
       />
       <LengthFigure
-        label="Inside, wide"
-        value={place.widthMm}
-        bounds={BOUNDS.placeMm}
-        onChange={(widthMm) => onChange({ ...place, widthMm })}
+        label="Room below it"
+        value={place.belowMm}
+        bounds={BOUNDS.belowStripMm}
+        onChange={(belowMm) => onChange({ ...place, belowMm })}
       />
-      <LengthFigure
-        label="Inside, high"
-        value={place.heightMm}
-        bounds={BOUNDS.insideHeightMm}
-        onChange={(heightMm) => onChange({ ...place, heightMm })}
+    </div>
+  );
+}
+
+function Tray({ place, onChange }: Props<'tray'>) {
+  return (
+    <div className={css.figures}>
+      <Inside place={place} onChange={(next) => onChange({ ...place, ...next })} />
+      <NativeSelect
+        label="Knives"
+        value={place.slats === null ? 'flat' : 'stand'}
+        data={[
+          { value: 'flat', label: 'lie flat' },
+          { value: 'stand', label: 'stand between slats' },
+        ]}
+        onChange={(e) => onChange({ ...place, slats: e.currentTarget.value === 'flat' ? null : 6 })}
+      />
+      {place.slats !== null && (
+        <Figure
+          label="Rows"
+          value={place.slats}
+          bounds={[1, MOST.slots]}
+          onChange={(slats) => onChange({ ...place, slats })}
+        />
+      )}
+    </div>
+  );
+}
+
+function Drawer({ place, onChange }: Props<'drawer'>) {
+  return (
+    <>
+      <div className={css.figures}>
+        <Inside place={place} onChange={(next) => onChange({ ...place, ...next })} />
+      </div>
+      <Pieces
+        name="Guard"
+        least={0}
+        pieces={place.guards}
+        usual={{ lengthMm: 240, heightMm: 55 }}
+        figures={[
+          ['lengthMm', 'long', BOUNDS.placeMm],
+          ['heightMm', 'high', BOUNDS.slotHeightMm],
+        ]}
+        onChange={(guards) => onChange({ ...place, guards })}
       />
     </>
   );
+}
+
+const INSIDE = [
+  ['lengthMm', 'long', BOUNDS.placeMm],
+  ['widthMm', 'wide', BOUNDS.placeMm],
+  ['heightMm', 'high', BOUNDS.insideHeightMm],
+] as const;
+type Within = Record<(typeof INSIDE)[number][0], number>;
+
+function Inside({ place, onChange }: { place: Within; onChange: (inside: Partial<Within>) => void }) {
+  return INSIDE.map(([key, label, bounds]) => (
+    <LengthFigure
+      key={key}
+      label={`Inside, ${label}`}
+      value={place[key]}
+      bounds={bounds}
+      onChange={(mm) => onChange({ [key]: mm })}
+    />
+  ));
 }
 
 /** Slots, pockets or guards, each with its figures; another is added like the last. */

@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { UsedKnife, UseReport } from '../../core/kit/drawer/used';
+import type { CookFile } from '../../core/formats/kitchenFile';
 import { diaryChanged, logged } from '../../core/kitchen/deeds';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -37,25 +38,35 @@ function useUsed({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
   return { used, trouble: noCatalogue ?? trouble };
 }
 
-function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
-  const { kitchen, update } = edits;
-  const { used, trouble } = useUsed(edits, worker);
+/** Writing down that a knife was taken up, by whom, and taking that back. */
+function useDraw({ kitchen, update }: KitchenEdits) {
   const [who, setWho] = useState<number | null>(null);
   const [last, setLast] = useState<string | null>(null);
   const diary = kitchen.diary ?? [];
-  const cooks = kitchen.cooks ?? [];
   const on = today();
-  const usedToday = (knife: number) =>
-    diary.filter((each) => each.did === 'used' && each.on === on && each.knife === knife).length;
-  const draw = (knife: number, name: string) => {
-    update((file) => logged(file, { on, did: 'used', knife, ...(who === null ? {} : { cook: who }) }), { alone: true });
-    setLast(name);
+  return {
+    who,
+    setWho,
+    last,
+    usedToday: (knife: number) =>
+      diary.filter((each) => each.did === 'used' && each.on === on && each.knife === knife).length,
+    draw: (knife: number, name: string) => {
+      const cook = who === null ? {} : { cook: who };
+      update((file) => logged(file, { on, did: 'used', knife, ...cook }), { alone: true });
+      setLast(name);
+    },
+    takeBack: () => {
+      const at = diary.findLastIndex(({ did }) => did === 'used');
+      if (at >= 0) update((file) => diaryChanged(file, at, null), { alone: true });
+      setLast(null);
+    },
   };
-  const takeBack = () => {
-    const at = diary.findLastIndex(({ did }) => did === 'used');
-    if (at >= 0) update((file) => diaryChanged(file, at, null), { alone: true });
-    setLast(null);
-  };
+}
+
+function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const { used, trouble } = useUsed(edits, worker);
+  const { who, setWho, last, usedToday, draw, takeBack } = useDraw(edits);
   return (
     <SubPage>
       <KeepMast id={id} here="keep/use" title="Which knife now">
@@ -66,21 +77,7 @@ function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: R
       {used?.blades.length === 0 && <p>Nothing is owned yet: put your knives into the drawer first.</p>}
       {used && used.blades.length > 0 && (
         <>
-          {cooks.length > 1 && (
-            <Chip.Group
-              value={who === null ? '' : String(who)}
-              onChange={(value) => setWho(value === '' ? null : Number(value))}
-            >
-              <div className={css.who} role="group" aria-label="Who cooks">
-                <Chip value="">nobody named</Chip>
-                {cooks.map((cook, i) => (
-                  <Chip key={i} value={String(i)}>
-                    {cookName(cook, i)}
-                  </Chip>
-                ))}
-              </div>
-            </Chip.Group>
-          )}
+          <Who cooks={kitchen.cooks ?? []} who={who} onWho={setWho} />
           <ul className={css.tiles}>
             {used.blades.map((blade, i) => (
               <li key={i}>
@@ -108,6 +105,34 @@ function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: R
         </>
       )}
     </SubPage>
+  );
+}
+
+/** Whose hand it is, where several cook. */
+function Who({
+  cooks,
+  who,
+  onWho,
+}: {
+  cooks: readonly CookFile[];
+  who: number | null;
+  onWho: (who: number | null) => void;
+}) {
+  if (cooks.length < 2) return null;
+  return (
+    <Chip.Group
+      value={who === null ? '' : String(who)}
+      onChange={(value) => onWho(value === '' ? null : Number(value))}
+    >
+      <div className={css.who} role="group" aria-label="Who cooks">
+        <Chip value="">nobody named</Chip>
+        {cooks.map((cook, i) => (
+          <Chip key={i} value={String(i)}>
+            {cookName(cook, i)}
+          </Chip>
+        ))}
+      </div>
+    </Chip.Group>
   );
 }
 

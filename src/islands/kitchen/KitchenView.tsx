@@ -2,13 +2,13 @@ import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
-import { useCallback, useState } from 'react';
+import { useCallback, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
-import type { KitchenEdits } from '../shared/useKitchen';
+import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
 import { lazily } from '../shared/lazily';
 import { Working } from '../shared/Working';
@@ -121,15 +121,11 @@ function keyOf(step: PlanStep, at: number, all: readonly PlanStep[]): string {
   return `${what(step)} ${before}`;
 }
 
-function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
-  const { kitchen, update } = edits;
-  const { answer, gap, stop, sure, catalogue, trouble, reload } = usePlanner(kitchen, worker);
-  const stays = sure?.stays ?? null;
-  const [arranging, setArranging] = useState(false);
+/** The step whose reasons are open; it stays the same step when the plan changes around it. Escape closes it. */
+function useOpenStep(steps: readonly PlanStep[]) {
   const [open, setOpen] = useState<string | null>(null);
-  const step = answer?.plan.steps.find((each, i, all) => keyOf(each, i, all) === open) ?? null;
+  const step = steps.find((each, i, all) => keyOf(each, i, all) === open) ?? null;
   const openAt = (order: number) => {
-    const { steps = [] } = answer?.plan ?? {};
     const at = steps.findIndex((each) => each.order === order);
     const pressed = steps[at];
     const key = pressed ? keyOf(pressed, at, steps) : null;
@@ -142,32 +138,37 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
     if (order !== undefined) document.querySelector<HTMLElement>(`[data-pocket="${order}"]`)?.focus();
   }, [step?.order]);
   useHotkeys([['Escape', (event) => step && !event.defaultPrevented && close(), { preventDefault: false }]], []);
+  return { open, step, openAt, close };
+}
+
+const NO_STEPS: readonly PlanStep[] = [];
+
+function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+  const { kitchen, update } = edits;
+  const planner = usePlanner(kitchen, worker);
+  const { answer, sure, catalogue, trouble, reload } = planner;
+  const opened = useOpenStep(answer?.plan.steps ?? NO_STEPS);
+  const { step, open, close } = opened;
   const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
   const story = answer && step && (
     <StepStory
       key={open}
-      step={step}
-      sure={sure}
+      {...{ step, sure, catalogue, worker, update }}
       currency={answer.plan.currency}
-      catalogue={catalogue}
-      worker={worker}
       plan={answer.plan}
       ready={answer.final}
-      update={update}
       onCatalogue={reload}
       onDone={(name) => void worker.addSnapshot(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
       onClose={close}
     />
   );
-
   return (
     <div className={layout.page}>
       <aside className={css.questions} data-screen-only aria-label={beside && story ? 'Reasons' : 'Questions'}>
         {beside && story}
         <div hidden={beside && story !== null}>
           <Questions
-            kitchen={kitchen}
-            update={update}
+            {...{ kitchen, update }}
             length={answer?.plan.lengthWanted ?? null}
             point={answer?.plan.worth ?? null}
           />
@@ -180,61 +181,70 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
             {trouble}
           </p>
         )}
-        {answer ? (
-          <>
-            <CoverageBar plan={answer.plan} budget={kitchen.budget?.total} answer={answer} />
-            <div className={css.tools}>
-              <div className={css.summary}>
-                <p>
-                  <b>{kitInWords(answer.plan)}</b>
-                </p>
-                <Proof answer={answer} gap={gap} onStop={stop} />
-                <Next id={id} kitchen={kitchen} update={update} />
-              </div>
-              {isArgued(kitchen) && (
-                <Locks kitchen={kitchen} update={update} plan={answer.plan} catalogue={catalogue} />
-              )}
-              <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
-                {arranging ? 'Done arranging' : 'Order and locks'}
-              </Button>
-            </div>
-            {arranging && <Arrange plan={answer.plan} must={kitchen.limits?.must ?? []} update={update} />}
-            <Roll
-              plan={answer.plan}
-              owned={answer.owned}
-              ownedFile={kitchen.owned ?? []}
-              catalogue={catalogue}
-              stays={stays}
-              open={step?.order ?? null}
-              onOpen={openAt}
-            />
-            <Copies plan={answer.plan} />
-            {!beside && story}
-            <WhenSeen label="What each knife serves" least={190} ready={answer.final}>
-              <CoverageStrip
-                served={answer.served}
-                plan={answer.plan}
-                ownedFile={kitchen.owned ?? []}
-                models={catalogue}
-                onOpen={openAt}
-              />
-            </WhenSeen>
-            <WhenSeen label="Beside the plan" least={320} ready={answer.final}>
-              <BesidesThePlan plan={answer.plan} />
-            </WhenSeen>
-            <WhenSeen label="What other money would buy" least={360} ready={answer.final}>
-              <h2>What other money would buy</h2>
-              <MoneyPanel plan={answer.plan} final={answer.final} worker={worker} />
-            </WhenSeen>
-          </>
-        ) : (
-          !trouble && (
-            <div className={css.loading}>
-              <Working>Trying every blade on your cooking</Working>
-            </div>
-          )
+        {answer && (
+          <Answered {...{ id, kitchen, update, worker, answer, planner, opened }} story={beside ? null : story} />
+        )}
+        {!answer && !trouble && (
+          <div className={css.loading}>
+            <Working>Trying every blade on your cooking</Working>
+          </div>
         )}
       </main>
     </div>
+  );
+}
+
+interface AnsweredProps extends QuestionProps {
+  id: string;
+  worker: Remote<KitchenWorker>;
+  answer: Answer;
+  planner: ReturnType<typeof usePlanner>;
+  opened: ReturnType<typeof useOpenStep>;
+  /** Reasons of the open step, where there is no room beside the roll. */
+  story: ReactNode;
+}
+
+/** The answer to a kitchen: how good, in words, the roll, and what stands behind it. */
+function Answered({ id, kitchen, update, worker, answer, planner, opened, story }: AnsweredProps) {
+  const { plan, owned, served, final } = answer;
+  const { catalogue, gap, stop, sure } = planner;
+  const ownedFile = kitchen.owned ?? [];
+  const [arranging, setArranging] = useState(false);
+  return (
+    <>
+      <CoverageBar plan={plan} budget={kitchen.budget?.total} answer={answer} />
+      <div className={css.tools}>
+        <div className={css.summary}>
+          <p>
+            <b>{kitInWords(plan)}</b>
+          </p>
+          <Proof answer={answer} gap={gap} onStop={stop} />
+          <Next {...{ id, kitchen, update }} />
+        </div>
+        {isArgued(kitchen) && <Locks {...{ kitchen, update, plan, catalogue }} />}
+        <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>
+          {arranging ? 'Done arranging' : 'Order and locks'}
+        </Button>
+      </div>
+      {arranging && <Arrange plan={plan} must={kitchen.limits?.must ?? []} update={update} />}
+      <Roll
+        {...{ plan, owned, ownedFile, catalogue }}
+        stays={sure?.stays ?? null}
+        open={opened.step?.order ?? null}
+        onOpen={opened.openAt}
+      />
+      <Copies plan={plan} />
+      {story}
+      <WhenSeen label="What each knife serves" least={190} ready={final}>
+        <CoverageStrip {...{ served, plan, ownedFile }} models={catalogue} onOpen={opened.openAt} />
+      </WhenSeen>
+      <WhenSeen label="Beside the plan" least={320} ready={final}>
+        <BesidesThePlan plan={plan} />
+      </WhenSeen>
+      <WhenSeen label="What other money would buy" least={360} ready={final}>
+        <h2>What other money would buy</h2>
+        <MoneyPanel {...{ plan, final, worker }} />
+      </WhenSeen>
+    </>
   );
 }

@@ -13,6 +13,7 @@ import { swapped } from '../../core/kitchen/changes';
 import { toMinor } from '../../core/money/currency';
 import type { Verdict } from '../../core/kit/brief/verdict';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
+import type { Shelf } from '../../workers/shop';
 import { Figure, LengthFigure } from '../shared/Field';
 import { idFor } from '../shared/ownModel';
 import { useLengths } from '../shared/units';
@@ -33,72 +34,109 @@ interface Props {
   onCatalogue: () => Promise<void>;
 }
 
-/** A knife on a shelf: as little as its kind, length and price, or what the label says, judged for this cook and taken into the plan. */
-export function OnTheShelf({ step, plan, brief, worker, catalogue, update, onCatalogue }: Props) {
-  const lengths = useLengths();
-  const [type, setType] = useState(step.type ?? 'chef');
-  const [lengthMm, setLengthMm] = useState<number | null>(null);
-  const [price, setPrice] = useState<number | null>(null);
-  const [text, setText] = useState('');
+/** What is known of the knife on the shelf, and the verdict on it; a changed answer takes the verdict back. */
+function useShelf({ step, plan, brief, worker }: Props) {
+  const [shelf, setShelf] = useState<Shelf>({ type: step.type ?? 'chef', text: '', lengthMm: null, price: null });
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const changed =
-    <T,>(set: (value: T) => void) =>
-    (value: T) => {
-      set(value);
-      setVerdict(null);
-    };
-  const known = lengthMm !== null || text.trim() !== '';
+  const change = (answer: Partial<Shelf>) => {
+    setShelf((now) => ({ ...now, ...answer }));
+    setVerdict(null);
+  };
+  const judge = () => {
+    setTrouble(null);
+    worker
+      .judge(plan, brief, shelf)
+      .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'));
+  };
+  return { shelf, change, judge, verdict, trouble, setTrouble };
+}
 
-  const take = async () => {
-    if (!verdict) return;
-    const name = `${typeNames.get(type) ?? 'Knife'} ${Math.round(verdict.blade.lengthMm)} seen in a shop`;
-    const id = idFor(name, catalogue);
-    const priceMinor = toMinor(price ?? verdict.goodUpTo, plan.currency);
+/** The knife of a verdict as a model of one's own. */
+function modelSeen(
+  verdict: Verdict,
+  { type, price }: Shelf,
+  currency: string,
+  catalogue: Props['catalogue'],
+): BladeModel {
+  const name = `${typeNames.get(type) ?? 'Knife'} ${Math.round(verdict.blade.lengthMm)} seen in a shop`;
+  const priceMinor = toMinor(price ?? verdict.goodUpTo, currency);
+  return { ...verdict.blade, id: idFor(name, catalogue), name, maker: 'Seen in a shop', priceMinor, currency };
+}
+
+/** A knife on a shelf: as little as its kind, length and price, or what the label says, judged for this cook and taken into the plan. */
+export function OnTheShelf(props: Props) {
+  const { step, plan, catalogue, update, onCatalogue } = props;
+  const { shelf, change, judge, verdict, trouble, setTrouble } = useShelf(props);
+  const known = shelf.lengthMm !== null || shelf.text.trim() !== '';
+  const take = async (seen: BladeModel) => {
     try {
-      await addModels(
-        [{ ...verdict.blade, id, name, maker: 'Seen in a shop', priceMinor, currency: plan.currency }],
-        'skip',
-      );
+      await addModels([seen], 'skip');
       await onCatalogue();
-      update((k) => swapped(k, step.model ?? '', id));
+      update((k) => swapped(k, step.model ?? '', seen.id));
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : 'The knife could not be kept.');
     }
   };
-
   return (
     <form
       className={css.shelf}
       onSubmit={(e) => {
         e.preventDefault();
-        setTrouble(null);
-        worker
-          .judge(plan, brief, { type, text, lengthMm, price })
-          .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'));
+        judge();
       }}
     >
       <h4>A knife on the shelf</h4>
+      <Label shelf={shelf} currency={plan.currency} onChange={change} />
+      <div>
+        <Button type="submit" size="sm" disabled={!known}>
+          Judge it
+        </Button>
+      </div>
+      {verdict && (
+        <Judged
+          verdict={verdict}
+          currency={plan.currency}
+          onTake={() => void take(modelSeen(verdict, shelf, plan.currency, catalogue))}
+        />
+      )}
+      {trouble && <p role="alert">{trouble}</p>}
+    </form>
+  );
+}
+
+/** What can be read off a knife in a shop. */
+function Label({
+  shelf: { type, lengthMm, price, text },
+  currency,
+  onChange,
+}: {
+  shelf: Shelf;
+  currency: string;
+  onChange: (answer: Partial<Shelf>) => void;
+}) {
+  return (
+    <>
       <NativeSelect
         label="Its kind"
         description={typeBlurbs.get(type)}
         value={type}
         data={types}
-        onChange={(e) => changed(setType)(e.currentTarget.value)}
+        onChange={(e) => onChange({ type: e.currentTarget.value })}
       />
       <div className={css.pair}>
         <LengthFigure
           label="Edge"
           bounds={BOUNDS.edgeLengthMm}
           value={lengthMm}
-          onChange={changed<number | null>(setLengthMm)}
+          onChange={(lengthMm) => onChange({ lengthMm })}
         />
         <Figure
-          label={`Price, ${plan.currency}`}
+          label={`Price, ${currency}`}
           bounds={BOUNDS.money}
           step={0.01}
           value={price}
-          onChange={changed<number | null>(setPrice)}
+          onChange={(price) => onChange({ price })}
         />
       </div>
       <Textarea
@@ -108,52 +146,51 @@ export function OnTheShelf({ step, plan, brief, worker, catalogue, update, onCat
         minRows={2}
         maxLength={4000}
         value={text}
-        onChange={(e) => changed(setText)(e.currentTarget.value)}
+        onChange={(e) => onChange({ text: e.currentTarget.value })}
       />
-      <div>
-        <Button type="submit" size="sm" disabled={!known}>
-          Judge it
-        </Button>
-      </div>
-      {verdict && (
-        <div className={css.verdict} data-word={verdict.word} role="status">
-          <p>
-            <b>{VERDICTS[verdict.word]}</b>
-            {verdict.word === 'only below' && <b className="figure"> {money(verdict.goodUpTo, plan.currency)}</b>}.{' '}
-            {verdict.why}
-          </p>
-          {verdict.outside.length > 0 && (
-            <p>
-              Outside the brief:{' '}
-              {verdict.outside
-                .map(({ figure, value, range }) =>
-                  lengths.told(
-                    `${FIGURE_WORDS[figure].the} ${value}, wanted ${range[0]}–${range[1]}${figure.endsWith('Mm') ? ' mm' : ''}`,
-                  ),
-                )
-                .join('; ')}
-              .
-            </p>
-          )}
-          {verdict.loss && (
-            <p>
-              It loses most at {verdict.loss.task.toLowerCase()}: {lengths.told(verdict.loss.why)}
-            </p>
-          )}
-          {verdict.assumed.length > 0 && (
-            <p className="faded">
-              Not on the label, taken as is usual for its kind:{' '}
-              {verdict.assumed.map((figure) => FIGURE_WORDS[figure].the).join(', ')}. Check them in the hand.
-            </p>
-          )}
-          {verdict.word !== 'leave' && (
-            <Button size="sm" variant="default" onClick={() => void take()}>
-              Take it into the plan
-            </Button>
-          )}
-        </div>
+    </>
+  );
+}
+
+/** The verdict on a knife, and why. */
+function Judged({ verdict, currency, onTake }: { verdict: Verdict; currency: string; onTake: () => void }) {
+  const lengths = useLengths();
+  const { word, goodUpTo, why, outside, loss, assumed } = verdict;
+  return (
+    <div className={css.verdict} data-word={word} role="status">
+      <p>
+        <b>{VERDICTS[word]}</b>
+        {word === 'only below' && <b className="figure"> {money(goodUpTo, currency)}</b>}. {why}
+      </p>
+      {outside.length > 0 && (
+        <p>
+          Outside the brief:{' '}
+          {outside
+            .map(({ figure, value, range }) =>
+              lengths.told(
+                `${FIGURE_WORDS[figure].the} ${value}, wanted ${range[0]}–${range[1]}${figure.endsWith('Mm') ? ' mm' : ''}`,
+              ),
+            )
+            .join('; ')}
+          .
+        </p>
       )}
-      {trouble && <p role="alert">{trouble}</p>}
-    </form>
+      {loss && (
+        <p>
+          It loses most at {loss.task.toLowerCase()}: {lengths.told(loss.why)}
+        </p>
+      )}
+      {assumed.length > 0 && (
+        <p className="faded">
+          Not on the label, taken as is usual for its kind:{' '}
+          {assumed.map((figure) => FIGURE_WORDS[figure].the).join(', ')}. Check them in the hand.
+        </p>
+      )}
+      {word !== 'leave' && (
+        <Button size="sm" variant="default" onClick={onTake}>
+          Take it into the plan
+        </Button>
+      )}
+    </div>
   );
 }

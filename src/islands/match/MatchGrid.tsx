@@ -70,6 +70,38 @@ const Cell = memo(function Cell({ row, column, rowAt, columnAt, points, refused,
   );
 });
 
+function TaskName({
+  task: { group, name, minutesPerWeek },
+  on,
+  begins,
+  onPress,
+}: {
+  task: MatchTable['rows'][number];
+  on: boolean;
+  /** The first task of its group. */
+  begins: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      role="rowheader"
+      aria-colindex={1}
+      tabIndex={-1}
+      className={css.task}
+      data-on={on || undefined}
+      style={{ width: SIDE_PX, height: ROW_PX }}
+      onClick={onPress}
+    >
+      <span>
+        {begins && <i className={css.group}>{group}</i>}
+        {name}
+      </span>
+      {minutesPerWeek > 0 && <span className={`${css.load} figure`}>{minutes(minutesPerWeek)}</span>}
+    </button>
+  );
+}
+
 interface RowProps {
   table: MatchTable;
   arranged: Arranged;
@@ -110,22 +142,7 @@ const Row = memo(function Row({
       data-begins={arranged.begins.has(row) || undefined}
       style={{ top: HEAD_PX + rowAt * ROW_PX, width, height: ROW_PX }}
     >
-      <button
-        type="button"
-        role="rowheader"
-        aria-colindex={1}
-        tabIndex={-1}
-        className={css.task}
-        data-on={isPicked || undefined}
-        style={{ width: SIDE_PX, height: ROW_PX }}
-        onClick={() => onTask(row)}
-      >
-        <span>
-          {arranged.begins.has(row) && <i className={css.group}>{task.group}</i>}
-          {task.name}
-        </span>
-        {task.minutesPerWeek > 0 && <span className={`${css.load} figure`}>{minutes(task.minutesPerWeek)}</span>}
-      </button>
+      <TaskName task={task} on={isPicked} begins={arranged.begins.has(row)} onPress={() => onTask(row)} />
       {columns.map((column, i) => {
         const cell = column * table.tasks + row;
         return (
@@ -147,34 +164,49 @@ const Row = memo(function Row({
   );
 });
 
-/** The matrix: only the cells in view are in the page. Arrow keys move, Enter opens. */
-export function MatchGrid({ table, arranged, picked, onPick }: Props) {
-  const { length } = useLengths();
+const STEPS: Record<string, readonly [number, number]> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
+const clamp = (value: number, count: number) => Math.min(count - 1, Math.max(0, value));
+
+/** The rows and columns in view of a scrolling grid. */
+function useWindow(arranged: Arranged) {
   const scroller = useRef<HTMLDivElement>(null);
-  const at = useRef({ row: 0, column: 0 });
   const spare = useRef({ columns: 1, rows: 1 });
+  const shared = { getScrollElement: () => scroller.current, overscan: 1, useFlushSync: false };
   const rows = useVirtualizer({
+    ...shared,
     count: arranged.rows.length,
-    getScrollElement: () => scroller.current,
     estimateSize: () => ROW_PX,
-    overscan: 1,
-    useFlushSync: false,
     scrollPaddingStart: HEAD_PX,
   });
   const columns = useVirtualizer({
+    ...shared,
     horizontal: true,
     count: arranged.columns.length,
-    getScrollElement: () => scroller.current,
     estimateSize: () => COLUMN_PX,
-    overscan: 1,
-    useFlushSync: false,
     scrollPaddingStart: SIDE_PX,
   });
+  const across = columns.getVirtualItems();
+  const down = rows.getVirtualItems();
+  // elements are named by their place in the window, so that scrolling refills them instead of making new ones
+  spare.current.columns = Math.max(spare.current.columns, across.length);
+  spare.current.rows = Math.max(spare.current.rows, down.length);
+  return { scroller, rows, columns, across, down, slots: spare.current.columns, rowSlots: spare.current.rows };
+}
+
+type Window = ReturnType<typeof useWindow>;
+
+/** Where the arrow keys stand, and what they and a press pick. */
+function usePicking({ scroller, rows, columns }: Window, { arranged, picked, onPick }: Props) {
+  const at = useRef({ row: 0, column: 0 });
   useEffect(() => {
     at.current = { row: 0, column: 0 };
     scroller.current?.scrollTo(0, 0);
-  }, [arranged]);
-
+  }, [arranged, scroller]);
   const press = useCallback<Press>(
     (row, column, rowAt, columnAt) => {
       at.current = { row: rowAt, column: columnAt };
@@ -183,33 +215,32 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
     [onPick],
   );
   const pickTask = useCallback((row: number) => onPick({ row, column: null }), [onPick]);
-
   const move = (event: KeyboardEvent) => {
-    const by = { ArrowUp: [-1, 0], ArrowDown: [1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] }[event.key];
+    const by = STEPS[event.key];
     if (!by || arranged.rows.length === 0 || arranged.columns.length === 0) return;
     event.preventDefault();
-    const clamp = (value: number, count: number) => Math.min(count - 1, Math.max(0, value));
-    const started = picked !== null;
+    const [down, across] = picked === null ? [0, 0] : by;
     at.current = {
-      row: clamp(at.current.row + (started ? (by[0] ?? 0) : 0), arranged.rows.length),
-      column: clamp(at.current.column + (started ? (by[1] ?? 0) : 0), arranged.columns.length),
+      row: clamp(at.current.row + down, arranged.rows.length),
+      column: clamp(at.current.column + across, arranged.columns.length),
     };
     rows.scrollToIndex(at.current.row);
     columns.scrollToIndex(at.current.column);
     onPick({ row: arranged.rows[at.current.row] ?? 0, column: arranged.columns[at.current.column] ?? 0 });
   };
+  return { press, pickTask, move };
+}
 
+/** The matrix: only the cells in view are in the page. Arrow keys move, Enter opens. */
+export function MatchGrid(props: Props) {
+  const { table, arranged, picked } = props;
+  const window = useWindow(arranged);
+  const { press, pickTask, move } = usePicking(window, props);
   if (arranged.rows.length === 0 || arranged.columns.length === 0)
     return <p className={css.none}>Nothing fits: clear the search or switch off a filter.</p>;
 
-  const window = columns.getVirtualItems();
-  const from = window[0]?.index ?? 0;
-  const to = window[window.length - 1]?.index ?? 0;
-  // elements are named by their place in the window, so that scrolling refills them instead of making new ones
-  const slots = (spare.current.columns = Math.max(spare.current.columns, window.length));
-  const rowSlots = (spare.current.rows = Math.max(spare.current.rows, rows.getVirtualItems().length));
+  const { scroller, rows, columns, across, down, slots, rowSlots } = window;
   const width = SIDE_PX + columns.getTotalSize();
-  const height = HEAD_PX + rows.getTotalSize();
   return (
     <div
       ref={scroller}
@@ -224,58 +255,61 @@ export function MatchGrid({ table, arranged, picked, onPick }: Props) {
       tabIndex={0}
       onKeyDown={move}
     >
-      <div role="presentation" style={{ width, height, position: 'relative' }}>
-        <div role="row" aria-rowindex={1} className={css.head} style={{ width, height: HEAD_PX }}>
-          <div role="columnheader" aria-colindex={1} className={css.corner} style={{ width: SIDE_PX, height: HEAD_PX }}>
-            <span>tasks ↓</span>
-            <span>blades →</span>
-          </div>
-          {columns.getVirtualItems().map(({ index, start }) => {
-            const column = arranged.columns[index] ?? 0;
-            const entry = table.columns[column];
-            if (!entry) return null;
-            const { blade, place } = entry;
-            return (
-              <button
-                key={index % slots}
-                type="button"
-                role="columnheader"
-                aria-colindex={index + 2}
-                tabIndex={-1}
-                className={css.blade}
-                data-place={place}
-                data-on={picked?.column === column || undefined}
-                style={{ transform: `translateX(${SIDE_PX + start}px)`, width: COLUMN_PX, height: HEAD_PX }}
-                onClick={() => onPick({ row: null, column })}
-              >
-                <b>{typeName(blade.type).replace(', double bevel', '')}</b>
-                <span className="figure">{length(blade.lengthMm)}</span>
-                <span>{place === 'drawer' ? 'in the drawer' : place === 'kit' ? 'in the kit' : blade.maker}</span>
-              </button>
-            );
-          })}
-        </div>
-        {rows.getVirtualItems().map(({ index }) => {
-          const row = arranged.rows[index] ?? 0;
-          const isPicked = picked?.row === row;
+      <div role="presentation" style={{ width, height: HEAD_PX + rows.getTotalSize(), position: 'relative' }}>
+        <Head {...props} window={window} width={width} />
+        {down.map(({ index }) => {
+          const isPicked = picked?.row === arranged.rows[index];
           return (
             <Row
               key={index % rowSlots}
-              table={table}
-              arranged={arranged}
+              {...{ table, arranged, slots, width, isPicked }}
               rowAt={index}
-              from={from}
-              to={to}
-              slots={slots}
-              width={width}
-              picked={isPicked ? picked.column : null}
-              isPicked={isPicked}
+              from={across[0]?.index ?? 0}
+              to={across.at(-1)?.index ?? 0}
+              picked={isPicked ? (picked?.column ?? null) : null}
               onPress={press}
               onTask={pickTask}
             />
           );
         })}
       </div>
+    </div>
+  );
+}
+
+/** The blades over their columns. */
+function Head({ table, arranged, picked, onPick, window, width }: Props & { window: Window; width: number }) {
+  const { length } = useLengths();
+  return (
+    <div role="row" aria-rowindex={1} className={css.head} style={{ width, height: HEAD_PX }}>
+      <div role="columnheader" aria-colindex={1} className={css.corner} style={{ width: SIDE_PX, height: HEAD_PX }}>
+        <span>tasks ↓</span>
+        <span>blades →</span>
+      </div>
+      {window.across.map(({ index, start }) => {
+        const column = arranged.columns[index] ?? 0;
+        const entry = table.columns[column];
+        if (!entry) return null;
+        const { blade, place } = entry;
+        return (
+          <button
+            key={index % window.slots}
+            type="button"
+            role="columnheader"
+            aria-colindex={index + 2}
+            tabIndex={-1}
+            className={css.blade}
+            data-place={place}
+            data-on={picked?.column === column || undefined}
+            style={{ transform: `translateX(${SIDE_PX + start}px)`, width: COLUMN_PX, height: HEAD_PX }}
+            onClick={() => onPick({ row: null, column })}
+          >
+            <b>{typeName(blade.type).replace(', double bevel', '')}</b>
+            <span className="figure">{length(blade.lengthMm)}</span>
+            <span>{place === 'drawer' ? 'in the drawer' : place === 'kit' ? 'in the kit' : blade.maker}</span>
+          </button>
+        );
+      })}
     </div>
   );
 }

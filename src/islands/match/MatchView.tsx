@@ -1,6 +1,8 @@
 import { NativeSelect, Switch, TextInput } from '@mantine/core';
+import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
+import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { MatchTable } from '../../workers/stock';
 import { scoreWord } from '../../core/fit/words';
 import { Dress } from '../shared/Dress';
@@ -35,13 +37,9 @@ export default function MatchView({ stored }: { stored: StoredKitchen }) {
 
 const FIRST: Arrangement = { tasks: 'load', blades: 'worth', role: 'all', search: '', mineOnly: true, keptOnly: false };
 
-function Match({ stored }: { stored: StoredKitchen }) {
-  const { worker } = useKitchenWorker();
+function useTable(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
   const [table, setTable] = useState<MatchTable | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [how, setHow] = useState(FIRST);
-  const [picked, setPicked] = useState<Picked | null>(null);
-
   useEffect(() => {
     worker
       .load()
@@ -51,9 +49,16 @@ function Match({ stored }: { stored: StoredKitchen }) {
         setTrouble(error instanceof Error ? error.message : 'The match could not be worked out.'),
       );
   }, [worker, stored.kitchen]);
+  return { table, trouble };
+}
+
+function Match({ stored }: { stored: StoredKitchen }) {
+  const { worker } = useKitchenWorker();
+  const { table, trouble } = useTable(stored, worker);
+  const [how, setHow] = useState(FIRST);
+  const [picked, setPicked] = useState<Picked | null>(null);
 
   const arranged = useMemo(() => (table ? arrange(table, how) : null), [table, how]);
-  const set = (change: Partial<Arrangement>) => setHow((now) => ({ ...now, ...change }));
 
   return (
     <>
@@ -65,48 +70,7 @@ function Match({ stored }: { stored: StoredKitchen }) {
       />
       <main id="main" className={css.page}>
         <h1 className="visually-hidden">Knives by task: every task against every blade</h1>
-        <div className={css.controls} role="group" aria-label="Sort and filter">
-          <TextInput
-            label="Find"
-            placeholder="task, blade or maker"
-            value={how.search}
-            onChange={(e) => set({ search: e.currentTarget.value })}
-          />
-          <NativeSelect
-            label="Tasks by"
-            value={how.tasks}
-            data={TASK_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(e) => {
-              const order = TASK_ORDERS.find((o) => o.id === e.currentTarget.value);
-              if (order) set({ tasks: order.id });
-            }}
-          />
-          <NativeSelect
-            label="Blades by"
-            value={how.blades}
-            data={BLADE_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(e) => {
-              const order = BLADE_ORDERS.find((o) => o.id === e.currentTarget.value);
-              if (order) set({ blades: order.id });
-            }}
-          />
-          <NativeSelect
-            label="Kind of blade"
-            value={how.role}
-            data={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
-            onChange={(e) => set({ role: e.currentTarget.value })}
-          />
-          <Switch
-            label="Only what I cut"
-            checked={how.mineOnly}
-            onChange={(e) => set({ mineOnly: e.currentTarget.checked })}
-          />
-          <Switch
-            label="Only kit and drawer"
-            checked={how.keptOnly}
-            onChange={(e) => set({ keptOnly: e.currentTarget.checked })}
-          />
-        </div>
+        <Controls how={how} onChange={(change) => setHow((now) => ({ ...now, ...change }))} />
         {trouble && <p role="alert">{trouble}</p>}
         {!table && !trouble && (
           <div className={css.waiting}>
@@ -128,5 +92,53 @@ function Match({ stored }: { stored: StoredKitchen }) {
         )}
       </main>
     </>
+  );
+}
+
+/** Searching, sorting and filtering the tasks and blades. */
+function Controls({ how, onChange: set }: { how: Arrangement; onChange: (change: Partial<Arrangement>) => void }) {
+  return (
+    <div className={css.controls} role="group" aria-label="Sort and filter">
+      <TextInput
+        label="Find"
+        placeholder="task, blade or maker"
+        value={how.search}
+        onChange={(e) => set({ search: e.currentTarget.value })}
+      />
+      <NativeSelect
+        label="Tasks by"
+        value={how.tasks}
+        data={TASK_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(e) => {
+          const order = TASK_ORDERS.find((o) => o.id === e.currentTarget.value);
+          if (order) set({ tasks: order.id });
+        }}
+      />
+      <NativeSelect
+        label="Blades by"
+        value={how.blades}
+        data={BLADE_ORDERS.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(e) => {
+          const order = BLADE_ORDERS.find((o) => o.id === e.currentTarget.value);
+          if (order) set({ blades: order.id });
+        }}
+      />
+      <NativeSelect
+        label="Kind of blade"
+        value={how.role}
+        data={Object.entries(ROLE_NAMES).map(([value, label]) => ({ value, label }))}
+        onChange={(e) => set({ role: e.currentTarget.value })}
+      />
+      <Switch
+        label="Only what I cut"
+        checked={how.mineOnly}
+        onChange={(e) => set({ mineOnly: e.currentTarget.checked })}
+      />
+      <Switch
+        label="Only kit and drawer"
+        checked={how.keptOnly}
+        onChange={(e) => set({ keptOnly: e.currentTarget.checked })}
+      />
+    </div>
   );
 }

@@ -1,6 +1,5 @@
 import { Button } from '@mantine/core';
-import { proxy, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import type { Remote } from 'comlink';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import { SCHOOL_IDS } from '../../core/formats/kitchenWords';
@@ -8,12 +7,13 @@ import type { SchoolView } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { MiniRoll } from '../shared/MiniRoll';
-import type { KitchenEdits } from '../shared/useKitchen';
-import { Working } from '../shared/Working';
 import { useCatalogue } from '../shared/useCatalogue';
+import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
+import { Working } from '../shared/Working';
 import { money, percent, taskName } from '../shared/words';
 import { DISAGREEMENTS, isTaken, takeSide } from './disagreements';
 import css from './SchoolsView.module.css';
+import { type Sets, useSchools } from './useSchools';
 
 /** Every school of thought on this kitchen, side by side, and the standing disagreements as settings. */
 export default function SchoolsView({ stored }: { stored: StoredKitchen }) {
@@ -24,51 +24,11 @@ export default function SchoolsView({ stored }: { stored: StoredKitchen }) {
   );
 }
 
-type Sets = Awaited<ReturnType<KitchenWorker['sets']>>;
-
 function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
-  const [failed, setFailed] = useState<string | null>(null);
+  const { schools, sets, done, trouble: failed } = useSchools(kitchen, worker, catalogue !== null);
   const trouble = noCatalogue ?? failed;
-  const [schools, setSchools] = useState<SchoolView[]>([]);
-  const [sets, setSets] = useState<Sets>([]);
-  /** How many schools have answered of this kitchen; null once all have. */
-  const [done, setDone] = useState<number | null>(0);
-  useEffect(() => {
-    if (!catalogue) return;
-    let stale = false;
-    // what is told and what is answered come by two ways: the last school may be told after the answer
-    let answered = false;
-    const told: SchoolView[] = [];
-    const askAll = async () => {
-      const all = await worker.schools(
-        kitchen,
-        proxy((school) => {
-          if (stale) return;
-          told.push(school);
-          if (!answered) setDone(told.length);
-          // the old answers stay until the new one of the same school is there
-          setSchools((before) => [...told, ...before.filter((b) => !told.some((t) => t.id === b.id))]);
-        }),
-      );
-      if (stale) return;
-      answered = true;
-      setDone(null);
-      setFailed(null);
-      if (!all) return;
-      const verdicts = await worker.sets(kitchen);
-      if (!stale) setSets(verdicts);
-    };
-    askAll().catch((error: unknown) => {
-      if (!stale) setFailed(error instanceof Error ? error.message : 'The schools could not be asked.');
-    });
-    return () => {
-      stale = true;
-    };
-  }, [catalogue, kitchen, worker]);
   const taken = kitchen.limits?.school ?? 'free';
-  const currency = kitchen.currency ?? 'EUR';
-
   return (
     <main id="main" className={css.page}>
       <h1>Schools of thought</h1>
@@ -99,67 +59,77 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
             ))}
         </ul>
       ) : null}
-
-      <section className={css.part} aria-labelledby="disagreements">
-        <h2 id="disagreements">Standing disagreements</h2>
-        <p>Take a side, or leave it to the numbers. Each is a setting of the plan.</p>
-        <ul className={css.disagreements}>
-          {DISAGREEMENTS.map((each) => (
-            <li key={each.question}>
-              <h3>{each.question}</h3>
-              <div className={css.sides} role="group" aria-label={each.question}>
-                {each.sides.map((side) => (
-                  <button
-                    key={side.name}
-                    type="button"
-                    className={css.side}
-                    aria-pressed={isTaken(side, kitchen)}
-                    disabled={!side.set && !side.never}
-                    onClick={() => update((k) => takeSide(each, side, k))}
-                  >
-                    <b>{side.name}</b>
-                    <span>{side.holds}</span>
-                  </button>
-                ))}
-              </div>
-            </li>
-          ))}
-        </ul>
-      </section>
-
-      <section className={css.part} aria-labelledby="sets">
-        <h2 id="sets">Sets against singles</h2>
-        <p>A set is worth it only when it costs less than the pieces wanted of it, bought one by one.</p>
-        <div className={css.scroll} tabIndex={0} role="region" aria-label="Sets against singles">
-          <table className={css.boxes}>
-            <thead>
-              <tr>
-                <th scope="col">Set</th>
-                <th scope="col">Price</th>
-                <th scope="col">Wanted of it</th>
-                <th scope="col">Those singly</th>
-                <th scope="col">Would lie idle</th>
-                <th scope="col">Verdict</th>
-              </tr>
-            </thead>
-            <tbody>
-              {sets.map((box) => (
-                <tr key={box.id}>
-                  <th scope="row">
-                    {box.name}, {box.maker}
-                  </th>
-                  <td className="figure">{money(box.price, currency)}</td>
-                  <td>{box.wanted.join(', ') || 'nothing'}</td>
-                  <td className="figure">{money(box.wantedPrice, currency)}</td>
-                  <td>{box.idle.join(', ') || 'nothing'}</td>
-                  <td>{box.wins ? <b>the set wins</b> : 'singles win'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </section>
+      <Disagreements kitchen={kitchen} update={update} />
+      <SetsAgainstSingles sets={sets} currency={kitchen.currency ?? 'EUR'} />
     </main>
+  );
+}
+
+function Disagreements({ kitchen, update }: QuestionProps) {
+  return (
+    <section className={css.part} aria-labelledby="disagreements">
+      <h2 id="disagreements">Standing disagreements</h2>
+      <p>Take a side, or leave it to the numbers. Each is a setting of the plan.</p>
+      <ul className={css.disagreements}>
+        {DISAGREEMENTS.map((each) => (
+          <li key={each.question}>
+            <h3>{each.question}</h3>
+            <div className={css.sides} role="group" aria-label={each.question}>
+              {each.sides.map((side) => (
+                <button
+                  key={side.name}
+                  type="button"
+                  className={css.side}
+                  aria-pressed={isTaken(side, kitchen)}
+                  disabled={!side.set && !side.never}
+                  onClick={() => update((k) => takeSide(each, side, k))}
+                >
+                  <b>{side.name}</b>
+                  <span>{side.holds}</span>
+                </button>
+              ))}
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function SetsAgainstSingles({ sets, currency }: { sets: Sets; currency: string }) {
+  return (
+    <section className={css.part} aria-labelledby="sets">
+      <h2 id="sets">Sets against singles</h2>
+      <p>A set is worth it only when it costs less than the pieces wanted of it, bought one by one.</p>
+      <div className={css.scroll} tabIndex={0} role="region" aria-label="Sets against singles">
+        <table className={css.boxes}>
+          <thead>
+            <tr>
+              <th scope="col">Set</th>
+              <th scope="col">Price</th>
+              <th scope="col">Wanted of it</th>
+              <th scope="col">Those singly</th>
+              <th scope="col">Would lie idle</th>
+              <th scope="col">Verdict</th>
+            </tr>
+          </thead>
+          <tbody>
+            {sets.map((box) => (
+              <tr key={box.id}>
+                <th scope="row">
+                  {box.name}, {box.maker}
+                </th>
+                <td className="figure">{money(box.price, currency)}</td>
+                <td>{box.wanted.join(', ') || 'nothing'}</td>
+                <td className="figure">{money(box.wantedPrice, currency)}</td>
+                <td>{box.idle.join(', ') || 'nothing'}</td>
+                <td>{box.wins ? <b>the set wins</b> : 'singles win'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
   );
 }
 

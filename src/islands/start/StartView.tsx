@@ -1,10 +1,11 @@
 import { Button } from '@mantine/core';
-import { useState, type DragEvent } from 'react';
+import { useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { MAX_FILE_BYTES, readKitchenText } from '../../core/formats/kitchenFile';
 import { createKitchen } from '../../client/kitchens';
 import { Dress } from '../shared/Dress';
+import { DropHere } from '../shared/DropHere';
 import { FaultList } from '../shared/FaultList';
 import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
@@ -32,11 +33,10 @@ export default function StartView(props: Props) {
   );
 }
 
-function Start({ samples, kitchens, shown, hasAny }: Props) {
+/** Opening a new kitchen: from nothing, a sample or a file; what went wrong is told. */
+function useOpening() {
   const [busy, setBusy] = useState(false);
   const [trouble, setTrouble] = useState<{ title: string; faults: Fault[] } | null>(null);
-  const [over, setOver] = useState(false);
-
   const open = async (body: Parameters<typeof createKitchen>[0], failing: string) => {
     setBusy(true);
     setTrouble(null);
@@ -48,9 +48,7 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
       setTrouble({ title: failing, faults: faultsIn(error) });
     }
   };
-
-  const readFile = async (file: File | undefined) => {
-    if (!file) return;
+  const readFile = async (file: File) => {
     const title = `${file.name} was not opened; nothing was changed`;
     try {
       if (file.size > MAX_FILE_BYTES)
@@ -61,7 +59,11 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
       setTrouble({ title, faults: faultsIn(error) });
     }
   };
+  return { busy, trouble, setTrouble, open, readFile };
+}
 
+function Start({ samples, kitchens, shown, hasAny }: Props) {
+  const { busy, trouble, setTrouble, open, readFile } = useOpening();
   return (
     <>
       <Masthead />
@@ -80,22 +82,9 @@ function Start({ samples, kitchens, shown, hasAny }: Props) {
               Open a kitchen file
             </FilePicker>
           </div>
-          <p
-            className={css.drop}
-            data-over={over || undefined}
-            onDragOver={(e: DragEvent) => {
-              e.preventDefault();
-              setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(e: DragEvent) => {
-              e.preventDefault();
-              setOver(false);
-              void readFile(e.dataTransfer.files[0]);
-            }}
-          >
+          <DropHere className={css.drop} onDrop={([file]) => file && void readFile(file)}>
             …or drop a kitchen file here.
-          </p>
+          </DropHere>
         </Hero>
 
         {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}

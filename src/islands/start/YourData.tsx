@@ -33,18 +33,9 @@ type Asking = 'forget' | 'leave' | 'empty' | null;
 
 const toStart = () => location.assign('/');
 
-/** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
-export function YourData({ hasAny, onTrouble }: Props) {
-  const [code, setCode] = useState<string | null>(null);
-  const [tried, setTried] = useState('');
+/** The doings of this page that may fail, each told as what it was; those that end on another page go there. */
+function useDoings(onTrouble: Props['onTrouble']) {
   const [told, setTold] = useState('');
-  const [asking, setAsking] = useState<Asking>(null);
-  const [deleted, setDeleted] = useState<DeletedKitchen[]>([]);
-
-  useEffect(() => {
-    if (hasAny) void fetchDeleted().then(setDeleted, () => undefined);
-  }, [hasAny]);
-
   const trying = async (title: string, work: () => Promise<unknown>) => {
     setTold('');
     try {
@@ -61,6 +52,20 @@ export function YourData({ hasAny, onTrouble }: Props) {
       setTold(`${kitchens} kitchens and ${models.added} models of your own were taken in.`);
       toStart();
     });
+  return { told, trying, readFile };
+}
+
+/** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
+export function YourData({ hasAny, onTrouble }: Props) {
+  const { told, trying, readFile } = useDoings(onTrouble);
+  const [code, setCode] = useState<string | null>(null);
+  const [tried, setTried] = useState('');
+  const [asking, setAsking] = useState<Asking>(null);
+  const [deleted, setDeleted] = useState<DeletedKitchen[]>([]);
+  useEffect(() => {
+    if (hasAny) void fetchDeleted().then(setDeleted, () => undefined);
+  }, [hasAny]);
+
   const open = (code: string, leave: boolean) =>
     trying('That code opened nothing', async () => {
       setTried(code);
@@ -70,6 +75,16 @@ export function YourData({ hasAny, onTrouble }: Props) {
       });
     });
   const restore = (id: string) => trying('It was not had back', () => restoreKitchen(id).then(toStart));
+  const empty = () =>
+    trying('They were not deleted', async () => {
+      await emptyDeleted();
+      setDeleted([]);
+      setAsking(null);
+    });
+  const openOthers = () => {
+    setAsking(null);
+    return open(tried, true);
+  };
 
   return (
     <section aria-labelledby="yours" className={css.yours}>
@@ -81,29 +96,12 @@ export function YourData({ hasAny, onTrouble }: Props) {
       <p role="status" className={told ? '' : 'visually-hidden'}>
         {told}
       </p>
-      <div className={css.row}>
-        {hasAny && (
-          <Button component="a" href={WORKSPACE_FILE} download variant="default">
-            Save everything as a file
-          </Button>
-        )}
-        <FilePicker name="File of everything" onPick={(file) => void readFile(file)}>
-          Take such a file in
-        </FilePicker>
-        {hasAny && (
-          <Button
-            variant="default"
-            onClick={() => void trying('No code was made', async () => setCode(await newRecoveryCode()))}
-          >
-            Make a recovery code
-          </Button>
-        )}
-        {hasAny && (
-          <Button variant="default" onClick={() => setAsking('forget')}>
-            Forget everything about me
-          </Button>
-        )}
-      </div>
+      <Take
+        hasAny={hasAny}
+        onFile={(file) => void readFile(file)}
+        onCode={() => void trying('No code was made', async () => setCode(await newRecoveryCode()))}
+        onForget={() => setAsking('forget')}
+      />
       {code && (
         <p className={css.code} role="status">
           <strong className="figure">{code}</strong> Write it down: it is shown only now, and an earlier code no longer
@@ -112,51 +110,88 @@ export function YourData({ hasAny, onTrouble }: Props) {
       )}
       <CodeForm onCode={(code) => void open(code, false)} />
       {deleted.length > 0 && <Deleted kitchens={deleted} onBack={restore} onEmpty={() => setAsking('empty')} />}
-      <Sure
-        open={asking === 'forget'}
-        title="Forget everything?"
-        yes="Forget everything"
+      <Questions
+        asking={asking}
+        deleted={deleted.length}
         onNo={() => setAsking(null)}
-        onYes={() =>
-          void trying('Nothing was forgotten', async () => {
-            await forgetEverything();
-            forgetDevice();
-            toStart();
-          })
-        }
-      >
+        onForget={() => void trying('Nothing was forgotten', forget)}
+        onEmpty={() => void empty()}
+        onLeave={() => void openOthers()}
+      />
+    </section>
+  );
+}
+
+async function forget(): Promise<void> {
+  await forgetEverything();
+  forgetDevice();
+  toStart();
+}
+
+interface TakeProps {
+  hasAny: boolean;
+  onFile: (file: File) => void;
+  onCode: () => void;
+  onForget: () => void;
+}
+
+function Take({ hasAny, onFile, onCode, onForget }: TakeProps) {
+  return (
+    <div className={css.row}>
+      {hasAny && (
+        <Button component="a" href={WORKSPACE_FILE} download variant="default">
+          Save everything as a file
+        </Button>
+      )}
+      <FilePicker name="File of everything" onPick={onFile}>
+        Take such a file in
+      </FilePicker>
+      {hasAny && (
+        <>
+          <Button variant="default" onClick={onCode}>
+            Make a recovery code
+          </Button>
+          <Button variant="default" onClick={onForget}>
+            Forget everything about me
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}
+
+interface QuestionsProps {
+  asking: Asking;
+  /** How many deleted kitchens there are. */
+  deleted: number;
+  onNo: () => void;
+  onForget: () => void;
+  onEmpty: () => void;
+  onLeave: () => void;
+}
+
+/** What is asked before something that cannot be taken back. */
+function Questions({ asking, deleted, onNo, onForget, onEmpty, onLeave }: QuestionsProps) {
+  return (
+    <>
+      <Sure open={asking === 'forget'} title="Forget everything?" yes="Forget everything" onNo={onNo} onYes={onForget}>
         All kitchens, snapshots, models of your own and codes are removed at once, here and in every browser that opens
         them. They cannot be had back.
       </Sure>
-      <Sure
-        open={asking === 'empty'}
-        title="Delete for good?"
-        yes="Delete for good"
-        onNo={() => setAsking(null)}
-        onYes={() =>
-          void trying('They were not deleted', async () => {
-            await emptyDeleted();
-            setDeleted([]);
-            setAsking(null);
-          })
-        }
-      >
-        {deleted.length === 1 ? 'This kitchen' : `These ${deleted.length} kitchens`} cannot be had back then.
+      <Sure open={asking === 'empty'} title="Delete for good?" yes="Delete for good" onNo={onNo} onYes={onEmpty}>
+        {deleted === 1 ? 'This kitchen' : `These ${deleted} kitchens`} cannot be had back then.
       </Sure>
       <Sure
         open={asking === 'leave'}
         title="Leave this browser’s kitchens?"
         yes="Open the others"
-        onNo={() => setAsking(null)}
-        onYes={() => {
-          setAsking(null);
-          void open(tried, true);
-        }}
+        onNo={onNo}
+        onYes={onLeave}
       >
         This browser has kitchens of its own. They would no longer be shown here: first save them as a file, or make a
         code that opens them again.
       </Sure>
-    </section>
+    </>
   );
 }
 

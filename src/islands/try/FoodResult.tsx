@@ -12,17 +12,7 @@ import type { Answer } from '../shared/usePlanner';
 import { day, taskName } from '../shared/words';
 import css from './FoodView.module.css';
 
-/** What a trial came to: winners by food, the knife on trial against each known one, how sure that is, and what it changed in the plan. */
-export function FoodResult({
-  kitchen,
-  trial,
-  names,
-  answer,
-  worker,
-  onAgain,
-  onUndo,
-  onLeave,
-}: {
+interface Props {
   kitchen: KitchenFile;
   trial: BenchTrialFile;
   names: readonly string[];
@@ -31,9 +21,11 @@ export function FoodResult({
   onAgain: (() => void) | null;
   onUndo: () => void;
   onLeave: () => void;
-}) {
+}
+
+/** What a trial came to: winners by food, the knife on trial against each known one, how sure that is, and what it changed in the plan. */
+export function FoodResult({ kitchen, trial, names, answer, worker, onAgain, onUndo, onLeave }: Props) {
   const result = resultOf(trial.tasks, trial.knives.length, trial.runs);
-  const counts = kitchen.trials?.measuredCounts ?? true;
   const changes = useChanges(kitchen, trial, answer, worker);
   return (
     <section className={css.part} aria-label="Result of the trial">
@@ -50,43 +42,8 @@ export function FoodResult({
           score makes up for that.
         </p>
       )}
-      <div className={css.scroll} tabIndex={0} role="region" aria-label="Scores by food">
-        <table className={css.foods}>
-          <thead>
-            <tr>
-              <th scope="col">Food</th>
-              {names.map((name, i) => (
-                <th key={i} scope="col">
-                  {name}
-                </th>
-              ))}
-              <th scope="col">Better</th>
-            </tr>
-          </thead>
-          <tbody>
-            {result.tasks.map(({ task, scores, winner }) => (
-              <tr key={task}>
-                <th scope="row">{taskName(task)}</th>
-                {scores.map((score, i) => (
-                  <td key={i} className="figure">
-                    {score === null ? '–' : Math.round(score)}
-                  </td>
-                ))}
-                <td>{winner === null ? 'alike' : names[winner]}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <p aria-live="polite">
-        {!counts
-          ? 'Measured scores are switched off: the plan goes by the figures.'
-          : changes === null
-            ? 'Working out what it changes in the plan…'
-            : changes.length === 0
-              ? 'These scores now count over the computed ones; the plan stays as it was.'
-              : `These scores now count over the computed ones. In the plan: ${changes.join('. ')}.`}
-      </p>
+      <ByFood tasks={result.tasks} names={names} />
+      <p aria-live="polite">{whatItChanged(kitchen.trials?.measuredCounts ?? true, changes)}</p>
       <div className={css.row} data-screen-only>
         <Button size="md" onClick={onLeave}>
           Done
@@ -101,6 +58,47 @@ export function FoodResult({
         </Button>
       </div>
     </section>
+  );
+}
+
+function whatItChanged(counts: boolean, changes: string[] | null): string {
+  if (!counts) return 'Measured scores are switched off: the plan goes by the figures.';
+  if (changes === null) return 'Working out what it changes in the plan…';
+  return changes.length === 0
+    ? 'These scores now count over the computed ones; the plan stays as it was.'
+    : `These scores now count over the computed ones. In the plan: ${changes.join('. ')}.`;
+}
+
+function ByFood({ tasks, names }: { tasks: ReturnType<typeof resultOf>['tasks']; names: readonly string[] }) {
+  return (
+    <div className={css.scroll} tabIndex={0} role="region" aria-label="Scores by food">
+      <table className={css.foods}>
+        <thead>
+          <tr>
+            <th scope="col">Food</th>
+            {names.map((name, i) => (
+              <th key={i} scope="col">
+                {name}
+              </th>
+            ))}
+            <th scope="col">Better</th>
+          </tr>
+        </thead>
+        <tbody>
+          {tasks.map(({ task, scores, winner }) => (
+            <tr key={task}>
+              <th scope="row">{taskName(task)}</th>
+              {scores.map((score, i) => (
+                <td key={i} className="figure">
+                  {score === null ? '–' : Math.round(score)}
+                </td>
+              ))}
+              <td>{winner === null ? 'alike' : names[winner]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

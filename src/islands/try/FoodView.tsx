@@ -83,53 +83,68 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
             />
           )}
           {trials.length > 0 && (
-            <section aria-labelledby="tried" className={css.part}>
-              <h2 id="tried">Tried so far</h2>
-              <Switch
-                label="What was measured counts in scores and plan"
-                checked={kitchen.trials?.measuredCounts ?? true}
-                onChange={(e) => {
-                  const counts = e.currentTarget.checked;
-                  update((file) => measuredCounting(file, counts));
-                }}
-              />
-              <ul className={css.tried}>
-                {trials.map((each, i) => {
-                  const names = each.knives.map((knife) => nameOfTried(knife, choices)).join(' against ');
-                  const left = each.tasks.length * each.knives.length - each.runs.length;
-                  return (
-                    <li key={i}>
-                      <span>
-                        <b>{names}</b>, {day(each.on)}, {each.tasks.length} foods
-                        {left > 0 && `, ${left} runs left`}
-                      </span>
-                      <span className={css.row}>
-                        <Button
-                          size="compact-md"
-                          variant="default"
-                          aria-label={`Open: ${names}`}
-                          onClick={() => setOpen(i)}
-                        >
-                          {left > 0 ? 'Go on' : 'Result'}
-                        </Button>
-                        <Button
-                          size="compact-md"
-                          variant="default"
-                          aria-label={`Take out: ${names}`}
-                          onClick={() => put(i, null)}
-                        >
-                          Take out
-                        </Button>
-                      </span>
-                    </li>
-                  );
-                })}
-              </ul>
-            </section>
+            <Tried
+              {...{ trials, choices }}
+              counts={kitchen.trials?.measuredCounts ?? true}
+              onCounts={(counts) => update((file) => measuredCounting(file, counts))}
+              onOpen={setOpen}
+              onRemove={(at) => put(at, null)}
+            />
           )}
         </>
       )}
     </TryPage>
+  );
+}
+
+interface TriedProps {
+  trials: readonly BenchTrialFile[];
+  choices: Choices;
+  /** Whether what was measured counts. */
+  counts: boolean;
+  onCounts: (counts: boolean) => void;
+  onOpen: (at: number) => void;
+  onRemove: (at: number) => void;
+}
+
+/** The trials so far: gone on with, looked at, or taken out. */
+function Tried({ trials, choices, counts, onCounts, onOpen, onRemove }: TriedProps) {
+  return (
+    <section aria-labelledby="tried" className={css.part}>
+      <h2 id="tried">Tried so far</h2>
+      <Switch
+        label="What was measured counts in scores and plan"
+        checked={counts}
+        onChange={(e) => onCounts(e.currentTarget.checked)}
+      />
+      <ul className={css.tried}>
+        {trials.map((each, i) => {
+          const names = each.knives.map((knife) => nameOfTried(knife, choices)).join(' against ');
+          const left = each.tasks.length * each.knives.length - each.runs.length;
+          return (
+            <li key={i}>
+              <span>
+                <b>{names}</b>, {day(each.on)}, {each.tasks.length} foods
+                {left > 0 && `, ${left} runs left`}
+              </span>
+              <span className={css.row}>
+                <Button size="compact-md" variant="default" aria-label={`Open: ${names}`} onClick={() => onOpen(i)}>
+                  {left > 0 ? 'Go on' : 'Result'}
+                </Button>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  aria-label={`Take out: ${names}`}
+                  onClick={() => onRemove(i)}
+                >
+                  Take out
+                </Button>
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
   );
 }
 
@@ -190,72 +205,60 @@ function roundsTried(trials: readonly BenchTrialFile[], knives: readonly TriedKn
   return [...rounds];
 }
 
-function NewTrial({
-  kitchen,
-  choices,
-  worker,
-  trials,
-  onStart,
-}: {
+interface NewTrialProps {
   kitchen: KitchenFile;
   choices: Choices;
   worker: Remote<KitchenWorker>;
   trials: readonly BenchTrialFile[];
   onStart: (trial: BenchTrialFile) => void;
-}) {
-  const [picked, setPicked] = useState<[string | null, string | null, string | null]>([null, null, null]);
-  const [cook, setCook] = useState(0);
-  const [foods, setFoods] = useState<FoodToTry[] | null>(null);
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const all = [...choices.planned, ...choices.drawer, ...choices.models];
+}
+
+/** What was picked for the three places of a trial; null where nothing was yet, or where none is wanted. */
+type Picked = [string | null, string | null, string | null];
+
+/** The knives of a trial: one on trial, one that is known, and perhaps a third. */
+function knivesOf({ planned, drawer, models }: Choices, picked: Picked): Choice[] {
+  const all = [...planned, ...drawer, ...models];
   const find = (ref: string | null) => all.find((each) => each.ref === ref);
   const candidate = find(picked[0]) ?? all[0];
-  const known = find(picked[1]) ?? choices.drawer[0] ?? choices.models.find(({ ref }) => ref !== candidate?.blade.id);
-  const third = find(picked[2]);
-  const chosen = [candidate, known, third].filter((each) => each !== undefined);
-  const knives = chosen.map(asTried);
-  const text = JSON.stringify(knives);
-  const alike = new Set(knives.map((each) => JSON.stringify(each))).size < knives.length;
+  const known = find(picked[1]) ?? drawer[0] ?? models.find(({ ref }) => ref !== candidate?.blade.id);
+  return [candidate, known, find(picked[2])].filter((each) => each !== undefined);
+}
+
+/** The foods on which knives are best tried, those that tell most first; null until they are known, or where two knives are the same. */
+function useFoods(knives: readonly TriedKnife[] | null, cook: number, { kitchen, trials, worker }: NewTrialProps) {
+  const [foods, setFoods] = useState<FoodToTry[] | null>(null);
   useEffect(() => {
-    if (alike) return;
+    if (!knives) return;
     let stale = false;
-    const asked: TriedKnife[] = JSON.parse(text) as TriedKnife[];
-    worker.foods(kitchen, cook, asked, roundsTried(trials, asked)).then(
+    worker.foods(kitchen, cook, [...knives], roundsTried(trials, knives)).then(
       (found) => {
-        if (stale) return;
-        setFoods(found);
-        setLeft(new Set(found.slice(FOODS).map(({ task }) => task.id)));
+        if (!stale) setFoods(found);
       },
       () => undefined,
     );
     return () => {
       stale = true;
     };
-  }, [text, alike, cook, kitchen, trials, worker]);
-  const tasks = (foods ?? []).map(({ task }) => task.id).filter((id) => !left.has(id));
+  }, [knives, cook, kitchen, trials, worker]);
+  return foods;
+}
+
+function NewTrial(props: NewTrialProps) {
+  const { kitchen, choices, onStart } = props;
+  const [picked, setPicked] = useState<Picked>([null, null, null]);
+  const [cook, setCook] = useState(0);
+  const chosen = useMemo(() => knivesOf(choices, picked), [choices, picked]);
+  const knives = useMemo(() => {
+    const tried = chosen.map(asTried);
+    return new Set(tried.map((each) => JSON.stringify(each))).size < tried.length ? null : tried;
+  }, [chosen]);
+  const foods = useFoods(knives, cook, props);
   return (
     <section className={css.part} aria-labelledby="which">
       <h2 id="which">Which knives?</h2>
       <div className={css.row}>
-        <Pick
-          label="On trial"
-          choices={choices}
-          value={candidate?.ref ?? ''}
-          onPick={(ref) => setPicked([ref, picked[1], picked[2]])}
-        />
-        <Pick
-          label="Beside one you know"
-          choices={choices}
-          value={known?.ref ?? ''}
-          onPick={(ref) => setPicked([picked[0], ref, picked[2]])}
-        />
-        <Pick
-          label="And another"
-          none="none"
-          choices={choices}
-          value={third?.ref ?? ''}
-          onPick={(ref) => setPicked([picked[0], picked[1], ref === '' ? null : ref])}
-        />
+        <PickKnives {...{ choices, chosen, picked }} onPick={setPicked} />
         {(kitchen.cooks?.length ?? 1) > 1 && (
           <NativeSelect
             label="Who tries"
@@ -265,7 +268,7 @@ function NewTrial({
           />
         )}
       </div>
-      {alike ? (
+      {knives === null ? (
         <p role="alert">The same knife stands there twice: choose another.</p>
       ) : (
         <>
@@ -278,35 +281,82 @@ function NewTrial({
           ) : foods.length === 0 ? (
             <p>No food of this kitchen is for all of them: choose knives for the same kind of work.</p>
           ) : (
-            <Foods foods={foods} left={left} names={chosen.map(({ name }) => name)} onLeft={setLeft} />
+            <WithFoods
+              key={foods.map(({ task }) => task.id).join()}
+              foods={foods}
+              names={chosen.map(({ name }) => name)}
+              onBegin={(tasks) => onStart({ on: today(), ...(cook > 0 ? { cook } : {}), knives, tasks, runs: [] })}
+            />
           )}
-          <div className={css.row}>
-            <Button
-              size="md"
-              disabled={tasks.length === 0}
-              onClick={() => onStart({ on: today(), ...(cook > 0 ? { cook } : {}), knives, tasks, runs: [] })}
-            >
-              {`Begin: ${tasks.length} foods, ${tasks.length * knives.length} runs`}
-            </Button>
-          </div>
         </>
       )}
     </section>
   );
 }
 
-/** The foods proposed, those that tell most first; any can be left out. */
-function Foods({
-  foods,
-  left,
-  names,
-  onLeft,
-}: {
+interface PickKnivesProps {
+  choices: Choices;
+  chosen: readonly Choice[];
+  picked: Picked;
+  onPick: (picked: Picked) => void;
+}
+
+function PickKnives({ choices, chosen, picked: [first, second, third], onPick }: PickKnivesProps) {
+  return (
+    <>
+      <Pick
+        label="On trial"
+        choices={choices}
+        value={chosen[0]?.ref ?? ''}
+        onPick={(ref) => onPick([ref, second, third])}
+      />
+      <Pick
+        label="Beside one you know"
+        choices={choices}
+        value={chosen[1]?.ref ?? ''}
+        onPick={(ref) => onPick([first, ref, third])}
+      />
+      <Pick
+        label="And another"
+        none="none"
+        choices={choices}
+        value={chosen[2]?.ref ?? ''}
+        onPick={(ref) => onPick([first, second, ref === '' ? null : ref])}
+      />
+    </>
+  );
+}
+
+interface WithFoodsProps {
   foods: readonly FoodToTry[];
-  left: ReadonlySet<string>;
   names: readonly string[];
+  onBegin: (tasks: string[]) => void;
+}
+
+/** The foods that tell most, any of which can be left out or taken in, and the way to begin. */
+function WithFoods({ foods, names, onBegin }: WithFoodsProps) {
+  const [left, setLeft] = useState<ReadonlySet<string> | null>(null);
+  const without = left ?? new Set(foods.slice(FOODS).map(({ task }) => task.id));
+  const tasks = foods.map(({ task }) => task.id).filter((id) => !without.has(id));
+  return (
+    <>
+      <Foods foods={foods} left={without} names={names} onLeft={setLeft} />
+      <div className={css.row}>
+        <Button size="md" disabled={tasks.length === 0} onClick={() => onBegin(tasks)}>
+          {`Begin: ${tasks.length} foods, ${tasks.length * names.length} runs`}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+interface FoodsProps extends Omit<WithFoodsProps, 'onBegin'> {
+  left: ReadonlySet<string>;
   onLeft: (left: ReadonlySet<string>) => void;
-}) {
+}
+
+/** The foods proposed, those that tell most first; any can be left out. */
+function Foods({ foods, left, names, onLeft }: FoodsProps) {
   const most = foods[0]?.nats ?? 1;
   return (
     <div className={css.scroll} tabIndex={0} role="region" aria-label="Foods to try">
@@ -323,41 +373,57 @@ function Foods({
           </tr>
         </thead>
         <tbody>
-          {foods.map(({ task, nats, expected }) => (
-            <tr key={task.id}>
-              <td>
-                <Checkbox
-                  label={taskName(task.id)}
-                  checked={!left.has(task.id)}
-                  onChange={(e) => {
-                    const next = new Set(left);
-                    if (e.currentTarget.checked) next.delete(task.id);
-                    else next.add(task.id);
-                    onLeft(next);
-                  }}
-                />
-              </td>
-              <td>
-                <span
-                  className={css.tells}
-                  role="meter"
-                  aria-label="How much it tells"
-                  aria-valuemin={0}
-                  aria-valuemax={100}
-                  aria-valuenow={Math.round((100 * nats) / most)}
-                >
-                  <span style={{ width: `${Math.round((100 * nats) / most)}%` }} />
-                </span>
-              </td>
-              {expected.map((score, i) => (
-                <td key={i} className="figure">
-                  {Math.round(score)}
-                </td>
-              ))}
-            </tr>
+          {foods.map((food) => (
+            <FoodRow
+              key={food.task.id}
+              food={food}
+              tells={Math.round((100 * food.nats) / most)}
+              taken={!left.has(food.task.id)}
+              onTake={(take) => {
+                const next = new Set(left);
+                if (take) next.delete(food.task.id);
+                else next.add(food.task.id);
+                onLeft(next);
+              }}
+            />
           ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+interface FoodRowProps {
+  food: FoodToTry;
+  /** Percent of what the most telling food tells. */
+  tells: number;
+  taken: boolean;
+  onTake: (taken: boolean) => void;
+}
+
+function FoodRow({ food: { task, expected }, tells, taken, onTake }: FoodRowProps) {
+  return (
+    <tr>
+      <td>
+        <Checkbox label={taskName(task.id)} checked={taken} onChange={(e) => onTake(e.currentTarget.checked)} />
+      </td>
+      <td>
+        <span
+          className={css.tells}
+          role="meter"
+          aria-label="How much it tells"
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={tells}
+        >
+          <span style={{ width: `${tells}%` }} />
+        </span>
+      </td>
+      {expected.map((score, i) => (
+        <td key={i} className="figure">
+          {Math.round(score)}
+        </td>
+      ))}
+    </tr>
   );
 }

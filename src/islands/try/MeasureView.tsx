@@ -69,7 +69,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
             key={`photo-${at}`}
             worker={worker}
             blade={blade}
-            onUse={(profile, shape) => update((file) => profileTraced(file, at, profile, shape))}
+            onUse={({ profile, shape }) => update((file) => profileTraced(file, at, profile, shape))}
           />
           <Losses profiles={knife.profiles ?? []} />
         </>
@@ -149,72 +149,85 @@ const FLEXES = [
   { value: '0.8', label: 'into a curve' },
 ];
 
-function Figures({
-  knife,
-  blade,
-  onChange,
-}: {
+interface FiguresProps {
   knife: OwnedFile;
   blade: BladeModel;
   onChange: (figures: Partial<OwnedFile>) => void;
-}) {
+}
+
+function Figures(props: FiguresProps) {
   return (
     <section aria-labelledby="figures" className={css.part}>
       <h2 id="figures">With ruler, scale and callipers</h2>
       <ul className={css.figures}>
-        {FIGURES.map(({ key, guide, label, unit, how, bounds, step, usual }) => {
-          const shared = {
-            label,
-            value: knife[key] ?? null,
-            bounds,
-            step,
-            onChange: (value: number) => onChange({ [key]: value }),
-          };
-          return (
-            <li key={key}>
-              <GuideDrawing guide={guide} blade={blade} />
-              {unit === 'mm' ? <LengthFigure {...shared} /> : <Figure {...shared} label={`${label}, g`} />}
-              <p className="faded">{how}</p>
-              {knife[key] === undefined ? (
-                <p className="faded">
-                  Taken as <span className="figure">{Number((Math.round(usual(blade) / step) * step).toFixed(2))}</span>{' '}
-                  {unit}.
-                </p>
-              ) : (
-                <Button
-                  size="compact-md"
-                  variant="default"
-                  aria-label={`Not measured after all: ${label}`}
-                  onClick={() => onChange({ [key]: undefined })}
-                >
-                  Not measured after all
-                </Button>
-              )}
-            </li>
-          );
-        })}
-        <li>
-          <GuideDrawing guide="flex" blade={blade} />
-          <NativeSelect
-            label="Bends under a light press"
-            value={knife.flex === undefined ? '' : String(knife.flex)}
-            data={
-              FLEXES.some(({ value }) => value === String(knife.flex ?? ''))
-                ? FLEXES
-                : [...FLEXES, { value: String(knife.flex), label: `${knife.flex ?? ''} of 1` }]
-            }
-            onChange={(e) => {
-              const { value } = e.currentTarget;
-              onChange({ flex: value === '' ? undefined : Number(value) });
-            }}
-          />
-          <p className="faded">
-            Tip on a folded cloth, press lightly on the handle, edge away from you. Stop at the first resistance; never
-            bend ceramic.
-          </p>
-        </li>
+        {FIGURES.map((asked) => (
+          <MeasuredFigure key={asked.key} asked={asked} {...props} />
+        ))}
+        <Bend {...props} />
       </ul>
     </section>
+  );
+}
+
+/** One figure to measure: how, what is taken without it, and the way back to that. */
+function MeasuredFigure({
+  asked: { key, guide, label, unit, how, bounds, step, usual },
+  knife,
+  blade,
+  onChange,
+}: FiguresProps & { asked: (typeof FIGURES)[number] }) {
+  const shared = {
+    label,
+    value: knife[key] ?? null,
+    bounds,
+    step,
+    onChange: (value: number) => onChange({ [key]: value }),
+  };
+  return (
+    <li>
+      <GuideDrawing guide={guide} blade={blade} />
+      {unit === 'mm' ? <LengthFigure {...shared} /> : <Figure {...shared} label={`${label}, g`} />}
+      <p className="faded">{how}</p>
+      {knife[key] === undefined ? (
+        <p className="faded">
+          Taken as <span className="figure">{Number((Math.round(usual(blade) / step) * step).toFixed(2))}</span> {unit}.
+        </p>
+      ) : (
+        <Button
+          size="compact-md"
+          variant="default"
+          aria-label={`Not measured after all: ${label}`}
+          onClick={() => onChange({ [key]: undefined })}
+        >
+          Not measured after all
+        </Button>
+      )}
+    </li>
+  );
+}
+
+function Bend({ knife, blade, onChange }: FiguresProps) {
+  return (
+    <li>
+      <GuideDrawing guide="flex" blade={blade} />
+      <NativeSelect
+        label="Bends under a light press"
+        value={knife.flex === undefined ? '' : String(knife.flex)}
+        data={
+          FLEXES.some(({ value }) => value === String(knife.flex ?? ''))
+            ? FLEXES
+            : [...FLEXES, { value: String(knife.flex), label: `${knife.flex ?? ''} of 1` }]
+        }
+        onChange={(e) => {
+          const { value } = e.currentTarget;
+          onChange({ flex: value === '' ? undefined : Number(value) });
+        }}
+      />
+      <p className="faded">
+        Tip on a folded cloth, press lightly on the handle, edge away from you. Stop at the first resistance; never bend
+        ceramic.
+      </p>
+    </li>
   );
 }
 

@@ -12,7 +12,7 @@ const MARKS = [
   { id: 'control', name: 'Control', low: 'it wanders', high: 'exact' },
   { id: 'result', name: 'Result', low: 'bruised, uneven', high: 'clean' },
 ] as const;
-type Marks = Partial<Record<(typeof MARKS)[number]['id'], number>>;
+type Marks = Partial<Record<(typeof MARKS)[number]['id'], number | undefined>>;
 
 /** The next run, large enough for wet hands at the counter: which knife, which food, the clock, and three marks. */
 export function RunSheet({
@@ -75,65 +75,35 @@ function useStopwatch() {
   return { seconds, running, turn };
 }
 
-function Run({
-  names,
-  blades,
-  turn,
-  where,
-  onDone,
-}: {
+interface RunProps {
   names: readonly string[];
   blades: readonly (BladeModel | null)[];
   turn: { task: string; knife: number };
   where: string;
   onDone: (run: BenchRun) => void;
-}) {
-  const [marks, setMarks] = useState<Marks>({});
+}
+
+const inSentence = (name: string) => name.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase());
+
+function Run({ names, blades, turn, where, onDone }: RunProps) {
+  const [{ effort, control, result }, setMarks] = useState<Marks>({});
   const [unsafe, setUnsafe] = useState(false);
   const [note, setNote] = useState('');
   const watch = useStopwatch();
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
-  const { effort, control, result } = marks;
   const blade = blades[turn.knife];
+  const marked = effort !== undefined && control !== undefined && result !== undefined;
   return (
     <section className={css.run} data-screen-only aria-label={where}>
       <p className="faded">{where}</p>
       <h1 ref={heading} tabIndex={-1}>
-        {taskName(turn.task)}, with the{' '}
-        {(names[turn.knife] ?? 'knife').replace(/^[A-Z](?=[a-z])/, (l) => l.toLowerCase())}
+        {taskName(turn.task)}, with the {inSentence(names[turn.knife] ?? 'knife')}
       </h1>
       {blade && <Silhouette blade={blade} />}
       <p>Fingers curled, food flat-side down, a damp cloth under the board. Stop when it feels unsafe.</p>
-      <div className={css.row}>
-        <Button size="lg" variant="default" aria-pressed={watch.running} onClick={watch.turn}>
-          {watch.running ? 'Stop the clock' : watch.seconds > 0 ? 'Go on' : 'Start the clock'}
-        </Button>
-        <span className={css.clock} role="timer">
-          {Math.floor(watch.seconds / 60)}:{String(watch.seconds % 60).padStart(2, '0')}
-        </span>
-      </div>
-      {MARKS.map(({ id, name, low, high }) => (
-        <fieldset key={id} className={css.marks}>
-          <legend>
-            {name}{' '}
-            <span className="faded">
-              1 {low}, 5 {high}
-            </span>
-          </legend>
-          {[1, 2, 3, 4, 5].map((mark) => (
-            <button
-              key={mark}
-              type="button"
-              aria-label={`${name} ${mark}`}
-              aria-pressed={marks[id] === mark}
-              onClick={() => setMarks({ ...marks, [id]: mark })}
-            >
-              {mark}
-            </button>
-          ))}
-        </fieldset>
-      ))}
+      <Clock {...watch} />
+      <MarksOf marks={{ effort, control, result }} onChange={setMarks} />
       <Switch
         size="md"
         label="There was an unsafe moment"
@@ -142,9 +112,9 @@ function Run({
       />
       <Button
         size="lg"
-        disabled={effort === undefined || control === undefined || result === undefined}
+        disabled={!marked}
         onClick={() => {
-          if (effort === undefined || control === undefined || result === undefined) return;
+          if (!marked) return;
           onDone({
             ...turn,
             effort,
@@ -164,6 +134,44 @@ function Run({
       </details>
     </section>
   );
+}
+
+function Clock({ seconds, running, turn }: ReturnType<typeof useStopwatch>) {
+  return (
+    <div className={css.row}>
+      <Button size="lg" variant="default" aria-pressed={running} onClick={turn}>
+        {running ? 'Stop the clock' : seconds > 0 ? 'Go on' : 'Start the clock'}
+      </Button>
+      <span className={css.clock} role="timer">
+        {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+      </span>
+    </div>
+  );
+}
+
+/** The three marks of a run, each from 1 to 5. */
+function MarksOf({ marks, onChange }: { marks: Marks; onChange: (marks: Marks) => void }) {
+  return MARKS.map(({ id, name, low, high }) => (
+    <fieldset key={id} className={css.marks}>
+      <legend>
+        {name}{' '}
+        <span className="faded">
+          1 {low}, 5 {high}
+        </span>
+      </legend>
+      {[1, 2, 3, 4, 5].map((mark) => (
+        <button
+          key={mark}
+          type="button"
+          aria-label={`${name} ${mark}`}
+          aria-pressed={marks[id] === mark}
+          onClick={() => onChange({ ...marks, [id]: mark })}
+        >
+          {mark}
+        </button>
+      ))}
+    </fieldset>
+  ));
 }
 
 function Silhouette({ blade }: { blade: BladeModel }) {

@@ -16,7 +16,9 @@ import { money, percent, typeName } from '../shared/words';
 import { TryMast, TryPage } from './TryMast';
 import css from './WishView.module.css';
 
-export const WISH_WORDS: Record<(typeof WISHES)[number], string> = {
+type Wish = (typeof WISHES)[number];
+
+export const WISH_WORDS: Record<Wish, string> = {
   light: 'light',
   heavy: 'heavy',
   tall: 'tall at the heel',
@@ -72,20 +74,7 @@ function useWished({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
 function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { found, trouble } = useWished(edits, worker);
-  const [role, setRole] = useState('');
   const wishes = kitchen.wishes ?? [];
-  const setWishes = (next: typeof wishes) =>
-    update((file) => ({ ...file, wishes: next.length > 0 ? next : undefined }));
-  const move = (at: number, by: number) => {
-    const next = [...wishes];
-    const [taken] = next.splice(at, 1);
-    if (taken) next.splice(at + by, 0, taken);
-    setWishes(next);
-  };
-  const types = [...new Set((found ?? []).map(({ blade }) => blade.type))].sort((a, b) =>
-    typeName(a).localeCompare(typeName(b)),
-  );
-  const shown = (found ?? []).filter(({ blade }) => role === '' || blade.type === role).slice(0, MOST_SHOWN);
   return (
     <TryPage>
       <TryMast id={id} here="try/wishes" title="Wish list">
@@ -93,84 +82,101 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
         it never changes a score or the plan.
       </TryMast>
       {trouble && <p role="alert">{trouble}</p>}
-      <section className={css.wishes} aria-labelledby="wanted">
-        <h2 id="wanted">Most wanted first</h2>
-        {wishes.length === 0 && <p className="faded">Nothing yet: choose below.</p>}
-        <ol>
-          {wishes.map((wish, i) => (
-            <li key={wish}>
-              <span>{WISH_WORDS[wish]}</span>
-              <span className={css.row}>
-                <Button
-                  size="compact-md"
-                  variant="default"
-                  disabled={i === 0}
-                  aria-label={`More wanted: ${WISH_WORDS[wish]}`}
-                  onClick={() => move(i, -1)}
-                >
-                  ↑
-                </Button>
-                <Button
-                  size="compact-md"
-                  variant="default"
-                  disabled={i === wishes.length - 1}
-                  aria-label={`Less wanted: ${WISH_WORDS[wish]}`}
-                  onClick={() => move(i, 1)}
-                >
-                  ↓
-                </Button>
-                <Button
-                  size="compact-md"
-                  variant="default"
-                  aria-label={`No longer wanted: ${WISH_WORDS[wish]}`}
-                  onClick={() => setWishes(wishes.filter((each) => each !== wish))}
-                >
-                  ×
-                </Button>
-              </span>
-            </li>
-          ))}
-        </ol>
-        <NativeSelect
-          label="Wish for"
-          value=""
-          data={[
-            { value: '', label: 'choose' },
-            ...WISHES.filter((wish) => !wishes.includes(wish)).map((wish) => ({
-              value: wish,
-              label: WISH_WORDS[wish],
-            })),
-          ]}
-          onChange={(e) => {
-            const wish = WISHES.find((each) => each === e.currentTarget.value);
-            if (wish) setWishes([...wishes, wish]);
-          }}
-        />
-      </section>
+      <Wanted
+        wishes={wishes}
+        onChange={(next) => update((file) => ({ ...file, wishes: next.length > 0 ? next : undefined }))}
+      />
       {!found && !trouble && <Working>Looking through the catalogue</Working>}
-      {wishes.length > 0 && found && (
-        <section className={css.found} aria-labelledby="found">
-          <div className={css.head}>
-            <h2 id="found">Goes furthest with it</h2>
-            <NativeSelect
-              aria-label="Kind of knife"
-              value={role}
-              data={[
-                { value: '', label: 'every kind' },
-                ...types.map((type) => ({ value: type, label: typeName(type) })),
-              ]}
-              onChange={(e) => setRole(e.currentTarget.value)}
-            />
-          </div>
-          <p className="faded">Beside each wish: the share of all knives that have less of it.</p>
-          <ul>
-            {shown.map((each) => (
-              <Found key={each.blade.id} id={id} {...each} />
-            ))}
-          </ul>
-        </section>
-      )}
+      {wishes.length > 0 && found && <Furthest id={id} found={found} />}
     </TryPage>
+  );
+}
+
+interface WantedProps {
+  wishes: readonly Wish[];
+  onChange: (wishes: Wish[]) => void;
+}
+
+/** The wishes in their order, to be moved, taken out and added to. */
+function Wanted({ wishes, onChange }: WantedProps) {
+  const move = (at: number, by: number) => {
+    const next = [...wishes];
+    const [taken] = next.splice(at, 1);
+    if (taken) next.splice(at + by, 0, taken);
+    onChange(next);
+  };
+  return (
+    <section className={css.wishes} aria-labelledby="wanted">
+      <h2 id="wanted">Most wanted first</h2>
+      {wishes.length === 0 && <p className="faded">Nothing yet: choose below.</p>}
+      <ol>
+        {wishes.map((wish, i) => (
+          <li key={wish}>
+            <span>{WISH_WORDS[wish]}</span>
+            <span className={css.row}>
+              {(
+                [
+                  ['More wanted', '↑', i === 0, () => move(i, -1)],
+                  ['Less wanted', '↓', i === wishes.length - 1, () => move(i, 1)],
+                  ['No longer wanted', '×', false, () => onChange(wishes.filter((each) => each !== wish))],
+                ] as const
+              ).map(([what, sign, disabled, work]) => (
+                <Button
+                  key={what}
+                  size="compact-md"
+                  variant="default"
+                  disabled={disabled}
+                  aria-label={`${what}: ${WISH_WORDS[wish]}`}
+                  onClick={work}
+                >
+                  {sign}
+                </Button>
+              ))}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <NativeSelect
+        label="Wish for"
+        value=""
+        data={[
+          { value: '', label: 'choose' },
+          ...WISHES.filter((wish) => !wishes.includes(wish)).map((wish) => ({ value: wish, label: WISH_WORDS[wish] })),
+        ]}
+        onChange={(e) => {
+          const wish = WISHES.find((each) => each === e.currentTarget.value);
+          if (wish) onChange([...wishes, wish]);
+        }}
+      />
+    </section>
+  );
+}
+
+/** The knives that go furthest with the wishes, of every kind or of one. */
+function Furthest({ id, found }: { id: string; found: readonly WishedModel[] }) {
+  const [role, setRole] = useState('');
+  const types = [...new Set(found.map(({ blade }) => blade.type))].sort((a, b) =>
+    typeName(a).localeCompare(typeName(b)),
+  );
+  const shown = found.filter(({ blade }) => role === '' || blade.type === role).slice(0, MOST_SHOWN);
+  return (
+    <section className={css.found} aria-labelledby="found">
+      <div className={css.head}>
+        <h2 id="found">Goes furthest with it</h2>
+        <NativeSelect
+          aria-label="Kind of knife"
+          value={role}
+          data={[{ value: '', label: 'every kind' }, ...types.map((type) => ({ value: type, label: typeName(type) }))]}
+          onChange={(e) => setRole(e.currentTarget.value)}
+        />
+      </div>
+      <p className="faded">Beside each wish: the share of all knives that have less of it.</p>
+      <ul>
+        {shown.map((each) => (
+          <Found key={each.blade.id} id={id} {...each} />
+        ))}
+      </ul>
+    </section>
   );
 }
 

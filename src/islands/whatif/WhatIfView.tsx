@@ -72,25 +72,28 @@ function useSnapshots(id: string, worker: Remote<KitchenWorker>) {
   };
 }
 
+/** The kitchen as it is and as it would be, both planned; without changes the other kitchen is the same one and is not planned twice. */
+function useBoth(kitchen: KitchenFile, scratch: KitchenFile | null, worker: Remote<KitchenWorker>, ready: boolean) {
+  const { argued: now, busy: planning } = usePlan(kitchen, worker, ready);
+  const { argued: would, busy: planningOther } = usePlan(scratch, worker, ready);
+  const then = (scratch && would) ?? now;
+  const changes = now && then && scratch ? changesBetween(now.plan, then.plan) : [];
+  return { now, then, changes, busy: planning || (scratch !== null && planningOther) };
+}
+
 function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { catalogue, trouble } = useCatalogue(worker);
   const [scratch, setScratch] = useState<KitchenFile | null>(null);
   const store = useSnapshots(id, worker);
-  const other = scratch ?? kitchen;
-  const { argued: now, busy: planning } = usePlan(kitchen, worker, catalogue !== null);
-  const { argued: would, busy: planningOther } = usePlan(scratch, worker, catalogue !== null);
-  const busy = planning || (scratch !== null && planningOther);
-  // without changes the other kitchen is the same one: it is not planned twice
-  const then = (scratch && would) ?? now;
-  const changes = now && then && scratch ? changesBetween(now.plan, then.plan) : [];
-
+  const { now, then, changes, busy } = useBoth(kitchen, scratch, worker, catalogue !== null);
+  const kind = scratch ? 'scenario' : 'snapshot';
   return (
     <div className={layout.page}>
       <aside className={css.questions} data-screen-only aria-label="The scratch copy’s questions">
         <p className={css.note}>A scratch copy: nothing here touches your kitchen until you keep it.</p>
         <Questions
-          kitchen={other}
+          kitchen={scratch ?? kitchen}
           update={(change) => setScratch((s) => change(s ?? kitchen))}
           length={then?.plan.lengthWanted ?? null}
           point={then?.plan.worth ?? null}
@@ -114,27 +117,15 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
               <Side title={scratch ? 'As it would be' : 'The same, so far'} argued={then} catalogue={catalogue} />
             </div>
             <Differences changes={changes} changed={scratch !== null} />
-            <div className={css.actions}>
-              <Button
-                size="sm"
-                disabled={!scratch}
-                onClick={() => {
-                  if (!scratch) return;
-                  update(() => scratch);
-                  setScratch(null);
-                }}
-              >
-                Keep it: this is my kitchen now
-              </Button>
-              <Button size="sm" variant="default" disabled={!scratch} onClick={() => setScratch(null)}>
-                Throw it away
-              </Button>
-            </div>
-            <Naming
-              key={scratch ? 'scenario' : 'snapshot'}
-              kind={scratch ? 'scenario' : 'snapshot'}
-              onName={(kind, name) => void store.add(kind, name, other)}
+            <KeepOrThrow
+              scratch={scratch}
+              onKeep={(kept) => {
+                update(() => kept);
+                setScratch(null);
+              }}
+              onThrow={() => setScratch(null)}
             />
+            <Naming key={kind} kind={kind} onName={(as, name) => void store.add(as, name, scratch ?? kitchen)} />
           </>
         ) : (
           !trouble && !busy && <p>Stopped. Change an answer, and both are planned again.</p>
@@ -149,6 +140,25 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           onDelete={(which) => void store.drop(which)}
         />
       </main>
+    </div>
+  );
+}
+
+interface KeepOrThrowProps {
+  scratch: KitchenFile | null;
+  onKeep: (scratch: KitchenFile) => void;
+  onThrow: () => void;
+}
+
+function KeepOrThrow({ scratch, onKeep, onThrow }: KeepOrThrowProps) {
+  return (
+    <div className={css.actions}>
+      <Button size="sm" disabled={!scratch} onClick={() => scratch && onKeep(scratch)}>
+        Keep it: this is my kitchen now
+      </Button>
+      <Button size="sm" variant="default" disabled={!scratch} onClick={onThrow}>
+        Throw it away
+      </Button>
     </div>
   );
 }

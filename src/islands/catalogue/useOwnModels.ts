@@ -1,0 +1,97 @@
+import { useEffect, useState } from 'react';
+import { kindWords } from '../../../data/kindWords';
+import { reference } from '../../../data/reference';
+import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
+import type { BladeModel } from '../../core/blade/schema';
+import { textOf } from '../../core/formats/bytes';
+import { FaultyInput, type Fault } from '../../core/formats/faults';
+import { readListRows, readModelsText } from '../../core/kit/shop/listFile';
+import type { ShopList } from '../../core/kit/shop/shopList';
+import { faultsIn } from '../shared/faultsIn';
+import { readSheetFile } from '../shared/useSheets';
+import type { Preview } from './PreviewedList';
+
+/** Largest catalogue file read, bytes. */
+const MAX_BYTES = 6 * 1024 * 1024;
+
+function readSource(source: string | string[][], shipped: readonly BladeModel[], currency: string): ShopList {
+  const knowledge = { reference, words: kindWords, models: shipped, hand: 'right' as const, currency };
+  return typeof source === 'string' ? readModelsText(source, knowledge) : readListRows(source, knowledge);
+}
+
+async function sourceOf(file: File): Promise<string | string[][]> {
+  if (file.size > MAX_BYTES) throw new FaultyInput([{ path: 'file', message: 'is larger than 6 MB; split it' }]);
+  if (!/\.xlsx$/i.test(file.name)) return textOf(new Uint8Array(await file.arrayBuffer()));
+  return readSheetFile(file).catch(() => {
+    throw new FaultyInput([{ path: 'file', message: 'is no spreadsheet that can be read: save it as .xlsx or CSV' }]);
+  });
+}
+
+export interface Trouble {
+  title: string;
+  faults: Fault[];
+}
+
+/** The models of this browser and the shipped ones; adding and removing, with what went wrong and what was done. */
+export function useOwnModels() {
+  const [catalogue, setCatalogue] = useState<Awaited<ReturnType<typeof fetchCatalogue>>>({ models: [], own: [] });
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const [told, setTold] = useState('');
+  useEffect(() => {
+    fetchCatalogue()
+      .then(setCatalogue)
+      .catch((error: unknown) =>
+        setTrouble({ title: 'The catalogue could not be read', faults: faultsIn(error, 'catalogue') }),
+      );
+  }, []);
+
+  /** Does what changes the models; whether it went well. */
+  const changing = async (title: string, work: () => Promise<string>): Promise<boolean> => {
+    setTrouble(null);
+    try {
+      setTold(await work());
+      setCatalogue(await fetchCatalogue());
+      return true;
+    } catch (error) {
+      setTrouble({ title, faults: faultsIn(error, 'catalogue') });
+      return false;
+    }
+  };
+  const take = (models: BladeModel[], how: 'skip' | 'replace') =>
+    changing('Nothing was taken over', async () => {
+      const { added, replaced, skipped } = await addModels(models, how);
+      return `${added} added, ${replaced} replaced, ${skipped} left as they were.`;
+    });
+  const remove = (id: string) => changing('It was not removed', () => deleteModel(id).then(() => 'Removed.'));
+
+  const mine = new Set(catalogue.own);
+  const own = catalogue.models.filter((m) => mine.has(m.id));
+  const shipped = catalogue.models.filter((m) => !mine.has(m.id));
+  return { own, shipped, take, remove, trouble, setTrouble, told, setTold };
+}
+
+/** A list that was brought in and is looked at before it is taken over. */
+export function usePreview({ shipped, take, setTrouble, setTold }: ReturnType<typeof useOwnModels>) {
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const read = async (file: File) => {
+    setTold('');
+    setPreview(null);
+    setTrouble(null);
+    try {
+      const source = await sourceOf(file);
+      setPreview({ file: file.name, source, currency: 'EUR', ...readSource(source, shipped, 'EUR') });
+    } catch (error) {
+      setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsIn(error, 'catalogue') });
+    }
+  };
+  return {
+    preview,
+    read,
+    leave: () => setPreview(null),
+    inCurrency: (currency: string) =>
+      setPreview((now) => now && { ...now, currency, ...readSource(now.source, shipped, currency) }),
+    takeOver: async (models: BladeModel[], how: 'skip' | 'replace') => {
+      if (await take(models, how)) setPreview(null);
+    },
+  };
+}

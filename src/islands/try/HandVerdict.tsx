@@ -1,0 +1,85 @@
+import { TextInput } from '@mantine/core';
+import { BOUNDS } from '../../core/formats/kitchenBounds';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { HandTestFile } from '../../core/formats/trialsFile';
+import type { HandCheck } from '../../core/trial/handCheck';
+import { type Holder, readHandTest } from '../../core/trial/handTest';
+import { Figure } from '../shared/Field';
+import { VERDICTS } from './handTests';
+import css from './HandView.module.css';
+
+interface Props {
+  kitchen: KitchenFile;
+  test: HandTestFile;
+  checks: readonly HandCheck[];
+  holder: Holder;
+  heading: React.RefObject<HTMLHeadingElement | null>;
+  /** What it changed in the plan; null while that is worked out. */
+  changes: string[] | null;
+  onChange: (test: HandTestFile) => void;
+}
+
+/** What holding a knife came to, and what it changes in the plan. */
+export function HandVerdict({ kitchen, test, checks, holder, heading, changes, onChange }: Props) {
+  const { verdict, against, conditions, inFavour } = readHandTest(checks, test.answers, holder);
+  return (
+    <div className={css.verdict} data-verdict={verdict}>
+      <h2 ref={heading} tabIndex={-1}>
+        {VERDICTS[verdict]}
+      </h2>
+      {verdict === 'only-if' ? (
+        <ul>
+          {conditions.map((each) => (
+            <li key={each}>{each}</li>
+          ))}
+        </ul>
+      ) : (
+        <p>{(verdict === 'good' ? inFavour : against).join('; ')}.</p>
+      )}
+      {verdict !== 'good' && inFavour.length > 0 && <p className="faded">In its favour: {inFavour.join('; ')}.</p>}
+      <p aria-live="polite">{inThePlan(test, changes)}</p>
+      <WhereAndWhen {...{ kitchen, test, onChange }} />
+    </div>
+  );
+}
+
+function inThePlan({ model }: HandTestFile, changes: string[] | null): string {
+  if (model === undefined)
+    return 'Kept here to compare with others. It is no model of the catalogue, so the plan does not know it; put it into the catalogue to have it planned with.';
+  if (changes === null) return 'Working out what it changes in the plan…';
+  return changes.length === 0 ? 'The plan stays as it was.' : `In the plan: ${changes.join('. ')}.`;
+}
+
+/** Where it was held, what was asked for it, and when. */
+function WhereAndWhen({ kitchen, test, onChange }: Pick<Props, 'kitchen' | 'test' | 'onChange'>) {
+  return (
+    <div className={css.other}>
+      <TextInput
+        label="Where"
+        placeholder="shop, or whose it is"
+        maxLength={80}
+        value={test.place ?? ''}
+        onChange={(e) => {
+          const place = e.currentTarget.value;
+          onChange({ ...test, place: place.trim() ? place : undefined });
+        }}
+      />
+      <Figure
+        label={`Price asked, ${kitchen.currency ?? 'EUR'}`}
+        value={test.asked ?? null}
+        bounds={BOUNDS.money}
+        step={0.01}
+        unsaid={{ holds: 'not asked', onEmptied: () => onChange({ ...test, asked: undefined }) }}
+        onChange={(asked) => onChange({ ...test, asked })}
+      />
+      <TextInput
+        type="date"
+        label="On"
+        value={test.on}
+        onChange={(e) => {
+          if (/^\d{4}-\d{2}-\d{2}$/.test(e.currentTarget.value)) onChange({ ...test, on: e.currentTarget.value });
+        }}
+      />
+    </div>
+  );
+}
