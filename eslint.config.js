@@ -98,6 +98,12 @@ export default tseslint.config(
       'no-restricted-imports': ['error', { paths: [ZOD] }],
     },
   },
+  {
+    // what does one thing fits on a screen
+    files: ['src/**/*.{ts,tsx}', 'data/**/*.ts', 'cli/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', 60] },
+  },
   { files: ['src/core/zod/**'], rules: { 'no-restricted-imports': 'off' } },
   {
     // the core knows no screen, server, database, file or clock

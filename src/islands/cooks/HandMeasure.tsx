@@ -31,27 +31,7 @@ export function HandMeasure(props: Props) {
   const { who, lengthMm, breadthMm, onMeasured } = props;
   return (
     <div className={css.measure}>
-      <div className={css.figures}>
-        <LengthFigure
-          label="Wrist crease to middle fingertip"
-          bounds={BOUNDS.handLengthMm}
-          value={lengthMm}
-          onChange={(handLengthMm) => onMeasured({ handLengthMm })}
-        />
-        <LengthFigure
-          label="Across the palm"
-          bounds={BOUNDS.palmBreadthMm}
-          value={breadthMm}
-          onChange={(palmBreadthMm) => onMeasured({ palmBreadthMm })}
-        />
-        <Figure
-          label="Or: bank cards along the hand"
-          bounds={[1.4, 3]}
-          step={0.05}
-          value={Math.round((lengthMm / CARD_MM.width) * 20) / 20}
-          onChange={(cards) => onMeasured({ handLengthMm: handFromCards(cards) })}
-        />
-      </div>
+      <Typed lengthMm={lengthMm} breadthMm={breadthMm} onMeasured={onMeasured} />
       <div className={css.actions}>
         <Button
           variant="default"
@@ -86,6 +66,32 @@ export function HandMeasure(props: Props) {
       {laying && !calibrating && scale !== null && (
         <Pad key={who} scale={scale} lengthMm={lengthMm} breadthMm={breadthMm} onMeasured={onMeasured} />
       )}
+    </div>
+  );
+}
+
+function Typed({ lengthMm, breadthMm, onMeasured }: Omit<Props, 'who'>) {
+  return (
+    <div className={css.figures}>
+      <LengthFigure
+        label="Wrist crease to middle fingertip"
+        bounds={BOUNDS.handLengthMm}
+        value={lengthMm}
+        onChange={(handLengthMm) => onMeasured({ handLengthMm })}
+      />
+      <LengthFigure
+        label="Across the palm"
+        bounds={BOUNDS.palmBreadthMm}
+        value={breadthMm}
+        onChange={(palmBreadthMm) => onMeasured({ palmBreadthMm })}
+      />
+      <Figure
+        label="Or: bank cards along the hand"
+        bounds={[1.4, 3]}
+        step={0.05}
+        value={Math.round((lengthMm / CARD_MM.width) * 20) / 20}
+        onChange={(cards) => onMeasured({ handLengthMm: handFromCards(cards) })}
+      />
     </div>
   );
 }

@@ -12,7 +12,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { placed } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
-import type { KitchenEdits } from '../shared/useKitchen';
+import type { KitchenEdits, Update } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { keepDue } from '../shared/dueDays';
 import { today } from '../shared/today';
@@ -58,40 +58,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
       )}
       {edges && edges.knives.length > 0 && answer && (
         <>
-          <section aria-labelledby="rack">
-            <h2 id="rack">The rack</h2>
-            <ul className={css.rack}>
-              {edges.knives.map(({ ref, name, blade, order }) => {
-                const knife = edges.report.knives.find((each) => each.ref === ref);
-                const owned = order === null ? Number(ref.split('-')[1]) : null;
-                return (
-                  knife && (
-                    <li key={ref}>
-                      <Silhouette blade={blade} owned={owned !== null} />
-                      <div>
-                        <h3>{name}</h3>
-                        <Gauge knife={knife} />
-                      </div>
-                      <Care knife={knife} currency={answer.plan.currency} />
-                      {owned !== null && (
-                        <Deeds
-                          name={name}
-                          stone={knife.sharpen ? `/kitchens/${id}/edge/${owned}` : null}
-                          keenness={knife.keennessNow ?? knife.averageKeenness}
-                          honed={knife.hone !== null}
-                          sharpens={knife.sharpen !== null}
-                          by={knife.sharpen?.with ?? ''}
-                          onDone={(deed) =>
-                            update((file) => logged(file, { ...deed, on: today(), knife: owned }), { alone: true })
-                          }
-                        />
-                      )}
-                    </li>
-                  )
-                );
-              })}
-            </ul>
-          </section>
+          <Rack {...{ id, edges, update }} currency={answer.plan.currency} />
           <Diary
             diary={kitchen.diary ?? []}
             cooks={kitchen.cooks ?? []}
@@ -112,6 +79,58 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
         </>
       )}
     </main>
+  );
+}
+
+interface RackProps {
+  id: string;
+  edges: Edges;
+  currency: string;
+  update: Update;
+}
+
+/** Every knife: how keen, what care it needs, and what was done to it, by a tap. */
+function Rack({ edges: { knives, report }, ...rest }: RackProps) {
+  return (
+    <section aria-labelledby="rack">
+      <h2 id="rack">The rack</h2>
+      <ul className={css.rack}>
+        {knives.map((kept) => {
+          const edge = report.knives.find((each) => each.ref === kept.ref);
+          return edge && <OnTheRack key={kept.ref} kept={kept} edge={edge} {...rest} />;
+        })}
+      </ul>
+    </section>
+  );
+}
+
+interface OnTheRackProps extends Omit<RackProps, 'edges'> {
+  kept: Edges['knives'][number];
+  edge: EdgeKnife;
+}
+
+function OnTheRack({ kept: { ref, name, blade, order }, edge, id, currency, update }: OnTheRackProps) {
+  const owned = order === null ? Number(ref.split('-')[1]) : null;
+  return (
+    <li>
+      <Silhouette blade={blade} owned={owned !== null} />
+      <div>
+        <h3>{name}</h3>
+        <Gauge knife={edge} />
+      </div>
+      <Care knife={edge} currency={currency} />
+      {owned !== null && (
+        <Deeds
+          name={name}
+          stone={edge.sharpen ? `/kitchens/${id}/edge/${owned}` : null}
+          keenness={edge.keennessNow ?? edge.averageKeenness}
+          honed={edge.hone !== null}
+          sharpens={edge.sharpen !== null}
+          by={edge.sharpen?.with ?? ''}
+          onDone={(deed) => update((file) => logged(file, { ...deed, on: today(), knife: owned }), { alone: true })}
+        />
+      )}
+    </li>
   );
 }
 

@@ -9,6 +9,8 @@ import { pathOf, upsideDown } from '../../core/drawing/shape';
 import { sectionPoints } from '../../core/drawing/section';
 import { sessionFor, type Session } from '../../core/edge/session';
 import { logged } from '../../core/kitchen/deeds';
+import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { Edges } from '../../workers/edges';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { today } from '../shared/today';
@@ -28,23 +30,13 @@ export default function StoneView({ stored, knife }: { stored: StoredKitchen; kn
   );
 }
 
-function Stone({
-  id,
-  edits,
-  worker,
-  knife,
-}: {
-  id: string;
-  edits: KitchenEdits;
-  worker: Remote<KitchenWorker>;
-  knife: number;
-}) {
-  const { kitchen, update } = edits;
-  const { answer, trouble } = usePlanner(kitchen, worker, { robustness: false });
-  const edges = useEdges(answer, worker);
-  const found = edges?.knives.find(({ ref }) => ref === `owned-${knife}`);
-  const edge = edges?.report.knives.find(({ ref }) => ref === `owned-${knife}`);
-  const session = useMemo((): Session | null => {
+/** What is to be done at the stone to an owned knife; null before its edge is known. */
+function useSession(
+  found: Edges['knives'][number] | undefined,
+  edge: Edges['report']['knives'][number] | undefined,
+  diary: KitchenFile['diary'],
+): Session | null {
+  return useMemo(() => {
     const steel = found && reference.steels.get(found.blade.steel);
     if (!found || !edge || !steel) return null;
     const stones = edge.sharpen?.stones ?? [];
@@ -54,9 +46,25 @@ function Stone({
       angleDeg: edge.sharpen?.angleDeg ?? found.blade.edgeAngleDeg,
       spineHeightMm: edge.sharpen?.spineHeightMm ?? 0,
       stones: stones.length > 0 ? stones : ['stone-medium'],
-      diary: kitchen.diary ?? [],
+      diary: diary ?? [],
     });
-  }, [found, edge, kitchen.diary]);
+  }, [found, edge, diary]);
+}
+
+interface StoneProps {
+  id: string;
+  edits: KitchenEdits;
+  worker: Remote<KitchenWorker>;
+  knife: number;
+}
+
+function Stone({ id, edits, worker, knife }: StoneProps) {
+  const { kitchen, update } = edits;
+  const { answer, trouble } = usePlanner(kitchen, worker, { robustness: false });
+  const edges = useEdges(answer, worker);
+  const found = edges?.knives.find(({ ref }) => ref === `owned-${knife}`);
+  const edge = edges?.report.knives.find(({ ref }) => ref === `owned-${knife}`);
+  const session = useSession(found, edge, kitchen.diary);
   return (
     <main id="main" className={css.page}>
       <p>
@@ -127,19 +135,15 @@ function useKept(key: string): [Kept, (next: Kept | null) => void] {
   return [kept, keep];
 }
 
-function Steps({
-  storeAs,
-  name,
-  blade,
-  session,
-  onDone,
-}: {
+interface StepsProps {
   storeAs: string;
   name: string;
   blade: BladeModel;
   session: Extract<Session, { can: true }>;
   onDone: (minutes: number) => void;
-}) {
+}
+
+function Steps({ storeAs, name, blade, session, onDone }: StepsProps) {
   const [{ at, began }, keep] = useKept(storeAs);
   const [done, setDone] = useState(false);
   const { steps, caution } = session;
@@ -150,12 +154,12 @@ function Steps({
   const next = useCallback(() => {
     if (!last) keep({ at: at + 1, began });
   }, [last, at, began, keep]);
-  const onSpace = (event: KeyboardEvent) => {
-    if (isTyping(event.target) || event.target instanceof HTMLButtonElement) return;
-    event.preventDefault();
-    next();
+  useOnSpace(next);
+  const finish = () => {
+    onDone(Math.max(1, Math.round((Date.now() - began) / 60_000)));
+    setDone(true);
+    keep(null);
   };
-  useHotkeys([['space', onSpace, { preventDefault: false }]], []);
   if (!step) return null;
   return (
     <section className={css.steps} aria-label={`At the stone: ${name}`}>
@@ -173,20 +177,9 @@ function Steps({
       ))}
       {done ? (
         <p role="status">Written into the diary as sharpened today.</p>
-      ) : last ? (
-        <Button
-          size="xl"
-          onClick={() => {
-            onDone(Math.max(1, Math.round((Date.now() - began) / 60_000)));
-            setDone(true);
-            keep(null);
-          }}
-        >
-          It cuts: write it down
-        </Button>
       ) : (
-        <Button size="xl" onClick={next}>
-          Next (space)
+        <Button size="xl" onClick={last ? finish : next}>
+          {last ? 'It cuts: write it down' : 'Next (space)'}
         </Button>
       )}
       {at > 0 && !done && (
@@ -196,6 +189,16 @@ function Steps({
       )}
     </section>
   );
+}
+
+/** The space bar goes on, unless it types or presses a button. */
+function useOnSpace(next: () => void): void {
+  const onSpace = (event: KeyboardEvent) => {
+    if (isTyping(event.target) || event.target instanceof HTMLButtonElement) return;
+    event.preventDefault();
+    next();
+  };
+  useHotkeys([['space', onSpace, { preventDefault: false }]], []);
 }
 
 /** A stone that soaks: its clock runs from when it is put in, beside the others. */

@@ -5,8 +5,8 @@ import type { SharpeningDay } from '../../core/formats/sharpeningDays';
 import { ToldOnce } from '../paper/ToldOnce';
 import css from './EdgeView.module.css';
 
-/** A private address from which any calendar takes the days again and again; it can be revoked. */
-export function Subscription({ id, days }: { id: string; days: readonly SharpeningDay[] }) {
+/** The private address of a kitchen's days: whether there is one, making and revoking it; whoever has it hears of the days as they are now. */
+function useAddress(id: string, days: readonly SharpeningDay[]) {
   const [open, setOpen] = useState<boolean | null>(null);
   const [made, setMade] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -34,6 +34,27 @@ export function Subscription({ id, days }: { id: string; days: readonly Sharpeni
       setTrouble(error instanceof Error ? error.message : 'That did not work just now.');
     }
   };
+  return {
+    open,
+    made,
+    trouble,
+    make: () =>
+      trying(async () => {
+        setMade(new URL(await openCalendar(id, days), location.href).href);
+        setOpen(true);
+      }),
+    revoke: () =>
+      trying(async () => {
+        await revokeCalendar(id);
+        setMade(null);
+        setOpen(false);
+      }),
+  };
+}
+
+/** A private address from which any calendar takes the days again and again; it can be revoked. */
+export function Subscription({ id, days }: { id: string; days: readonly SharpeningDay[] }) {
+  const { open, made, trouble, make, revoke } = useAddress(id, days);
   if (open === null) return null;
   return (
     <div className={css.subscription}>
@@ -43,28 +64,11 @@ export function Subscription({ id, days }: { id: string; days: readonly Sharpeni
           : 'Or subscribe: a private address from which your calendar takes these days again and again.'}
       </p>
       <div className={css.deeds}>
-        <Button
-          variant="default"
-          onClick={() =>
-            void trying(async () => {
-              setMade(new URL(await openCalendar(id, days), location.href).href);
-              setOpen(true);
-            })
-          }
-        >
+        <Button variant="default" onClick={() => void make()}>
           {open ? 'A new address instead' : 'Make a private address'}
         </Button>
         {open && (
-          <Button
-            variant="default"
-            onClick={() =>
-              void trying(async () => {
-                await revokeCalendar(id);
-                setMade(null);
-                setOpen(false);
-              })
-            }
-          >
+          <Button variant="default" onClick={() => void revoke()}>
             Revoke it
           </Button>
         )}

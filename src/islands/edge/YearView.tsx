@@ -50,20 +50,7 @@ export function YearView({
               <th scope="row">{name}</th>
               {months.map((month) => (
                 <td key={month}>
-                  {due
-                    .filter((event) => event.ref === ref && event.date.startsWith(month.slice(0, 7)))
-                    .map(({ date, action }) => (
-                      <span
-                        key={`${date} ${action}`}
-                        className={css.mark}
-                        data-action={action}
-                        title={`${action}: ${day(date)}`}
-                      >
-                        <span className="visually-hidden">
-                          {action}, {day(date)}
-                        </span>
-                      </span>
-                    ))}
+                  <Month due={due.filter((event) => event.ref === ref && event.date.startsWith(month.slice(0, 7)))} />
                 </td>
               ))}
             </tr>
@@ -79,4 +66,14 @@ export function YearView({
       </p>
     </div>
   );
+}
+
+function Month({ due }: { due: readonly EdgeEvent[] }) {
+  return due.map(({ date, action }) => (
+    <span key={`${date} ${action}`} className={css.mark} data-action={action} title={`${action}: ${day(date)}`}>
+      <span className="visually-hidden">
+        {action}, {day(date)}
+      </span>
+    </span>
+  ));
 }

@@ -35,25 +35,7 @@ export function PlaceCard(props: Props) {
           {open ? 'Done' : 'Measure it'}
         </Button>
       </div>
-      {open && (
-        <div className={css.measures}>
-          <p className="faded">{KIND_NOTES[place.kind]}</p>
-          <TextInput
-            label="Name"
-            maxLength={60}
-            placeholder="such as: left drawer"
-            value={place.name ?? ''}
-            onChange={(e) => {
-              const typed = e.currentTarget.value;
-              onChange({ ...place, name: typed.trim() ? typed : undefined });
-            }}
-          />
-          <PlaceMeasures place={place} onChange={onChange} />
-          <Button variant="default" onClick={onRemove}>
-            Take this place out
-          </Button>
-        </div>
-      )}
+      {open && <Measures {...{ place, onChange, onRemove }} />}
       <PlacePicture {...{ place, name, knives, placed, draft, widest, onPicture }} />
       <ul className={css.legend}>
         {placed.map((at) => {
@@ -83,5 +65,27 @@ export function PlaceCard(props: Props) {
         {placed.length === 0 && <li className="faded">Empty.</li>}
       </ul>
     </section>
+  );
+}
+
+function Measures({ place, onChange, onRemove }: Pick<Props, 'place' | 'onChange' | 'onRemove'>) {
+  return (
+    <div className={css.measures}>
+      <p className="faded">{KIND_NOTES[place.kind]}</p>
+      <TextInput
+        label="Name"
+        maxLength={60}
+        placeholder="such as: left drawer"
+        value={place.name ?? ''}
+        onChange={(e) => {
+          const typed = e.currentTarget.value;
+          onChange({ ...place, name: typed.trim() ? typed : undefined });
+        }}
+      />
+      <PlaceMeasures place={place} onChange={onChange} />
+      <Button variant="default" onClick={onRemove}>
+        Take this place out
+      </Button>
+    </div>
   );
 }

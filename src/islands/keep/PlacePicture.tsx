@@ -9,16 +9,7 @@ import type { Draft } from './useMoving';
 
 const share = (part: number, whole: number) => `${(100 * part) / whole}%`;
 
-/** A place to scale with what is in it; knives are moved by pointer or keys. */
-export function PlacePicture({
-  place,
-  name,
-  knives,
-  placed,
-  draft,
-  widest,
-  onPicture,
-}: {
+interface Props {
   place: StoragePlace;
   name: string;
   knives: readonly KeptKnife[];
@@ -29,7 +20,10 @@ export function PlacePicture({
   /** Width of the widest place beside it, mm: all are drawn to one scale. */
   widest: number;
   onPicture: (element: HTMLElement | null) => void;
-}) {
+}
+
+/** A place to scale with what is in it; knives are moved by pointer or keys. */
+export function PlacePicture({ place, name, knives, placed, draft, widest, onPicture }: Props) {
   const longest = Math.max(0, ...knives.map(({ thing }) => thing.bladeMm));
   const picture = pictureOf(place, longest);
   const lying = placed.flatMap((at) => {
@@ -43,15 +37,7 @@ export function PlacePicture({
       <svg viewBox={`0 0 ${picture.wide} ${picture.deep}`} role="img" aria-label={`${name}, drawn to scale`}>
         {picture.body && <rect className={css.floor} {...rectOf(picture.body)} />}
         {picture.cells.map((cell, i) => (
-          <rect
-            key={i}
-            className={place.kind === 'strip' ? css.bar : css.cell}
-            x={cell.x}
-            y={cell.y}
-            width={cell.wide}
-            height={cell.deep}
-            rx={2}
-          />
+          <rect key={i} className={place.kind === 'strip' ? css.bar : css.cell} {...rectOf(cell)} rx={2} />
         ))}
         {lying.map(({ knife, seen }) => (
           <g key={knife.ref} data-lifted={draft?.ref === knife.ref || undefined} className={css.lying}>

@@ -32,8 +32,8 @@ function sideBySide(served: readonly Served[]) {
   });
 }
 
-/** Every task as a strip of its weight, as high as its score, in the cloth of the knife that serves it. */
-export default function CoverageStrip({ served, plan, ownedFile, models, onOpen }: Props) {
+/** Names what serves a task, as the cook knows it. */
+function namesIn({ plan, ownedFile, models }: Props) {
   const kit = kitSteps(plan);
   const nameOf = (by: Served['by']): string => {
     if (!by) return 'nothing here';
@@ -45,51 +45,27 @@ export default function CoverageStrip({ served, plan, ownedFile, models, onOpen 
     const step = kit[by.step];
     return step ? `${step.order} ${step.action === 'tool' ? step.name : typeName(step.type ?? '')}` : '';
   };
+  return nameOf;
+}
+
+/** Every task as a strip of its weight, as high as its score, in the cloth of the knife that serves it. */
+export default function CoverageStrip(props: Props) {
+  const { served, plan, onOpen } = props;
+  const nameOf = namesIn(props);
   const servers = [...new Map(served.map(({ by }) => [keyOf(by), by])).values()];
-  const cloth = new Map(servers.map((by, i) => [keyOf(by), by ? i % CLOTHS : -1]));
-  const bars = sideBySide(served);
+  const cloths = new Map(servers.map((by, i) => [keyOf(by), by ? i % CLOTHS : -1]));
+  const clothOf = (by: Served['by']) => (by ? `url(#cloth-${cloths.get(keyOf(by)) ?? 0})` : 'var(--beet)');
   const told = ({ task, score, by, minutesPerWeek }: Served) =>
     `${taskName(task)}: ${Math.round(score)}, ${scoreWord(score, null)}, by ${nameOf(by)}; ${minutes(minutesPerWeek)} min a week`;
   return (
     <section className={css.strip} aria-labelledby="strip">
       <h2 id="strip">What each serves</h2>
-      <svg
-        viewBox={`0 0 ${WIDE} ${TALL + 2}`}
-        preserveAspectRatio="none"
-        className={css.drawing}
-        role="img"
-        aria-label={`${served.length} tasks, as wide as their weight and as high as their score; the list below tells them one by one.`}
-      >
-        <defs>
-          {Array.from({ length: CLOTHS }, (_, i) => (
-            <Cloth key={i} index={i} />
-          ))}
-        </defs>
-        {bars.map((bar) => (
-          <g key={bar.task}>
-            <rect
-              x={bar.x}
-              y={TALL - bar.height}
-              width={Math.max(0.5, bar.width - 1.4)}
-              height={bar.height}
-              fill={bar.by ? `url(#cloth-${cloth.get(keyOf(bar.by)) ?? 0})` : 'var(--beet)'}
-              onClick={() => {
-                const step = bar.by && 'step' in bar.by ? kit[bar.by.step] : undefined;
-                if (step) onOpen(step.order);
-              }}
-            >
-              <title>{told(bar)}</title>
-            </rect>
-          </g>
-        ))}
-        <path className={css.line} d={`M0 ${TALL * 0.3}H${WIDE}`} vectorEffect="non-scaling-stroke" />
-        <path className={css.base} d={`M0 ${TALL + 0.5}H${WIDE}`} vectorEffect="non-scaling-stroke" />
-      </svg>
+      <Strip {...{ served, clothOf, told }} steps={kitSteps(plan)} onOpen={onOpen} />
       <ul className={css.legend}>
         {servers.map((by) => (
           <li key={keyOf(by)}>
             <svg width="22" height="14" aria-hidden="true">
-              <rect width="22" height="14" fill={by ? `url(#cloth-${cloth.get(keyOf(by)) ?? 0})` : 'var(--beet)'} />
+              <rect width="22" height="14" fill={clothOf(by)} />
             </svg>
             {nameOf(by)}
           </li>
@@ -105,6 +81,49 @@ export default function CoverageStrip({ served, plan, ownedFile, models, onOpen 
         </ul>
       </details>
     </section>
+  );
+}
+
+interface StripProps extends Pick<Props, 'served' | 'onOpen'> {
+  steps: ReturnType<typeof kitSteps>;
+  clothOf: (by: Served['by']) => string;
+  told: (served: Served) => string;
+}
+
+function Strip({ served, steps, clothOf, told, onOpen }: StripProps) {
+  return (
+    <svg
+      viewBox={`0 0 ${WIDE} ${TALL + 2}`}
+      preserveAspectRatio="none"
+      className={css.drawing}
+      role="img"
+      aria-label={`${served.length} tasks, as wide as their weight and as high as their score; the list below tells them one by one.`}
+    >
+      <defs>
+        {Array.from({ length: CLOTHS }, (_, i) => (
+          <Cloth key={i} index={i} />
+        ))}
+      </defs>
+      {sideBySide(served).map((bar) => (
+        <g key={bar.task}>
+          <rect
+            x={bar.x}
+            y={TALL - bar.height}
+            width={Math.max(0.5, bar.width - 1.4)}
+            height={bar.height}
+            fill={clothOf(bar.by)}
+            onClick={() => {
+              const step = bar.by && 'step' in bar.by ? steps[bar.by.step] : undefined;
+              if (step) onOpen(step.order);
+            }}
+          >
+            <title>{told(bar)}</title>
+          </rect>
+        </g>
+      ))}
+      <path className={css.line} d={`M0 ${TALL * 0.3}H${WIDE}`} vectorEffect="non-scaling-stroke" />
+      <path className={css.base} d={`M0 ${TALL + 0.5}H${WIDE}`} vectorEffect="non-scaling-stroke" />
+    </svg>
   );
 }
 

@@ -79,10 +79,37 @@ interface Props {
   onOpen: (order: number) => void;
 }
 
+function Words({ content: { step, blade, title, condition }, currency }: Pick<Props, 'content' | 'currency'>) {
+  const { length, told } = useLengths();
+  return (
+    <span className={css.words}>
+      <span className={css.order}>
+        {step ? (
+          <>
+            <b className="figure">{step.order}</b> {DOES[step.action]}
+          </>
+        ) : (
+          `Keep, ${condition ?? ''}`
+        )}
+      </span>
+      <span className={css.title}>{title}</span>
+      {blade && <span className={`${css.length} figure`}>{length(blade.lengthMm)}</span>}
+      {step && step.action !== 'retire' && (
+        <span className={css.sums}>
+          <b className="figure">{money(step.price, currency)}</b>
+          {step.upkeep ? <span>keeps the kit</span> : <span>+{pointsAdded(step.gain)}</span>}
+        </span>
+      )}
+      {blade && blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
+      {step?.because[0] && <span className={css.why}>{told(step.because[0])}</span>}
+      {step && <span className="visually-hidden">Open the reasons</span>}
+    </span>
+  );
+}
+
 /** One pocket of the roll: the knife, what it is, what it costs, what it adds and why. */
 export function Pocket({ content, scale, currency, open, onOpen }: Props) {
-  const { step, blade, title } = content;
-  const { length, told } = useLengths();
+  const { step, blade } = content;
   const owned = step === null || step.action === 'sharpen' || step.action === 'repair' || step.action === 'retire';
   const tall = blade ? blade.heelHeightMm * scale.pxPerMm + 28 : 0;
   const heel = (scale.handleMm + 4) * scale.pxPerMm;
@@ -98,28 +125,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
         )}
         {scale.upright && <span className={css.hem} style={{ top: heel - 12 }} aria-hidden="true" />}
       </span>
-      <span className={css.words}>
-        <span className={css.order}>
-          {step ? (
-            <>
-              <b className="figure">{step.order}</b> {DOES[step.action]}
-            </>
-          ) : (
-            `Keep, ${content.condition ?? ''}`
-          )}
-        </span>
-        <span className={css.title}>{title}</span>
-        {blade && <span className={`${css.length} figure`}>{length(blade.lengthMm)}</span>}
-        {step && step.action !== 'retire' && (
-          <span className={css.sums}>
-            <b className="figure">{money(step.price, currency)}</b>
-            {step.upkeep ? <span>keeps the kit</span> : <span>+{pointsAdded(step.gain)}</span>}
-          </span>
-        )}
-        {blade && blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
-        {step?.because[0] && <span className={css.why}>{told(step.because[0])}</span>}
-        {step && <span className="visually-hidden">Open the reasons</span>}
-      </span>
+      <Words content={content} currency={currency} />
     </>
   );
   return (

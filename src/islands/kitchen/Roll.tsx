@@ -24,9 +24,13 @@ const MOST_SEEN = 8;
 const NARROW_WIDTH_PX = 326;
 const LARGEST_PX_PER_MM = 0.9;
 
-/** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
-export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }: Props) {
-  const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
+interface Group {
+  name: string;
+  items: PocketContent[];
+}
+
+/** What is kept, what is needed and what is wanted, pocket by pocket; empty groups are left out. */
+function groupsOf({ plan, owned, ownedFile, catalogue, stays }: Props): Group[] {
   const contents = plan.steps.map((step): PocketContent => {
     const blade = step.owned !== undefined ? owned[step.owned] : step.model ? catalogue.get(step.model) : undefined;
     return {
@@ -38,37 +42,36 @@ export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }:
     };
   });
   const inSteps = new Set(plan.steps.flatMap((s) => (s.owned === undefined ? [] : [s.owned])));
-  const kept = owned.flatMap((blade, i): PocketContent[] =>
-    inSteps.has(i)
-      ? []
-      : [
-          {
-            key: `owned-${i}`,
-            step: null,
-            blade,
-            title: titleOf(blade.name, blade.lengthMm, blade.type),
-            condition: ownedFile[i]?.condition ?? 'serviceable',
-            stays: null,
-          },
-        ],
-  );
-  const groups = [
+  const kept = owned.flatMap((blade, i): PocketContent[] => {
+    if (inSteps.has(i)) return [];
+    const condition = ownedFile[i]?.condition ?? 'serviceable';
+    const title = titleOf(blade.name, blade.lengthMm, blade.type);
+    return [{ key: `owned-${i}`, step: null, blade, title, condition, stays: null }];
+  });
+  return [
     { name: 'Yours already', items: kept },
     { name: 'Needs', items: contents.filter((c) => c.step?.need === 'need') },
     { name: 'Wants', items: contents.filter((c) => c.step?.need === 'want') },
   ].filter((group) => group.items.length > 0);
+}
 
-  const blades = [...kept, ...contents].flatMap((c) => c.blade ?? []);
+/** One scale for every pocket: the longest knife fits the room. */
+function scaleOf(pockets: readonly PocketContent[], narrow: boolean): Scale {
+  const blades = pockets.flatMap((c) => c.blade ?? []);
   const handleMm = Math.max(110, ...blades.map((b) => b.handleLengthMm));
   const bladeMm = Math.max(120, ...blades.map((b) => b.lengthMm));
   const room = narrow ? NARROW_WIDTH_PX : DRAWN_HEIGHT_PX;
-  const scale: Scale = {
-    upright: !narrow,
-    pxPerMm: Math.min(LARGEST_PX_PER_MM, room / (handleMm + bladeMm + 8)),
-    handleMm,
-    bladeMm,
-  };
+  const pxPerMm = Math.min(LARGEST_PX_PER_MM, room / (handleMm + bladeMm + 8));
+  return { upright: !narrow, pxPerMm, handleMm, bladeMm };
+}
 
+/** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
+export function Roll(props: Props) {
+  const { plan, open, onOpen } = props;
+  const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
+  const groups = groupsOf(props);
+  const pockets = groups.flatMap(({ items }) => items);
+  const scale = scaleOf(pockets, narrow);
   return (
     <section className={css.roll} aria-label="Your knife roll" data-px-per-mm={scale.pxPerMm.toFixed(4)}>
       {groups.length === 0 && (
@@ -94,8 +97,8 @@ export function Roll({ plan, owned, ownedFile, catalogue, stays, open, onOpen }:
           </div>
         ))}
       </div>
-      {!narrow && kept.length + contents.length > MOST_SEEN && (
-        <p className={css.turns}>{kept.length + contents.length} pockets: the roll turns sideways</p>
+      {!narrow && pockets.length > MOST_SEEN && (
+        <p className={css.turns}>{pockets.length} pockets: the roll turns sideways</p>
       )}
     </section>
   );

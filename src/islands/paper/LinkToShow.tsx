@@ -56,30 +56,38 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
       </div>
       {made && <ToldOnce what="link" address={made} className={css.made ?? ''} />}
       {trouble && <p role="alert">{trouble}</p>}
-      {links.length > 0 && (
-        <ul className={css.links} aria-label="Links of this kitchen">
-          {links.map(({ id, withPrices: priced, createdAt, expiresAt }) => (
-            <li key={id}>
-              <span>
-                Made on {day(createdAt)}, until {day(expiresAt)}, {priced ? 'with' : 'without'} prices
-              </span>
-              <Button
-                size="compact-sm"
-                variant="default"
-                aria-label={`Withdraw the link made on ${day(createdAt)}`}
-                onClick={() =>
-                  void trying(async () => {
-                    await withdrawShown(kitchenId, id);
-                    setMade(null);
-                  })
-                }
-              >
-                Withdraw
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Links
+        links={links}
+        onWithdraw={(id) =>
+          void trying(async () => {
+            await withdrawShown(kitchenId, id);
+            setMade(null);
+          })
+        }
+      />
     </section>
+  );
+}
+
+function Links({ links, onWithdraw }: { links: readonly Shown[]; onWithdraw: (id: string) => void }) {
+  if (links.length === 0) return null;
+  return (
+    <ul className={css.links} aria-label="Links of this kitchen">
+      {links.map(({ id, withPrices: priced, createdAt, expiresAt }) => (
+        <li key={id}>
+          <span>
+            Made on {day(createdAt)}, until {day(expiresAt)}, {priced ? 'with' : 'without'} prices
+          </span>
+          <Button
+            size="compact-sm"
+            variant="default"
+            aria-label={`Withdraw the link made on ${day(createdAt)}`}
+            onClick={() => onWithdraw(id)}
+          >
+            Withdraw
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }

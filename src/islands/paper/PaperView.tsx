@@ -94,26 +94,22 @@ function Shopping({ answer: { plan }, briefs }: { answer: Answer; briefs: Parame
   );
 }
 
-function Files({
-  answer: { plan, owned },
-  catalogue,
-}: {
+interface FilesProps {
   answer: Answer;
   catalogue: ReturnType<typeof usePlanner>['catalogue'];
-}) {
-  const silhouettes = () => {
-    const blades = [
-      ...owned,
-      ...plan.steps.flatMap((step) => (step.action === 'buy' && step.model ? (catalogue.get(step.model) ?? []) : [])),
-    ];
-    return svgOf(
-      plan.kitchen,
-      blades.map((blade) => ({
-        name: knifeName(blade),
-        drawing: drawKnife(blade),
-      })),
-    );
-  };
+}
+
+/** Every knife of the drawer and the plan at true size. */
+function silhouettes({ answer: { plan, owned }, catalogue }: FilesProps): string {
+  const bought = plan.steps.flatMap((step) =>
+    step.action === 'buy' && step.model ? (catalogue.get(step.model) ?? []) : [],
+  );
+  const blades = [...owned, ...bought].map((blade) => ({ name: knifeName(blade), drawing: drawKnife(blade) }));
+  return svgOf(plan.kitchen, blades);
+}
+
+function Files({ answer, catalogue }: FilesProps) {
+  const { plan } = answer;
   return (
     <section className={css.part} aria-labelledby="files">
       <h2 id="files">Files</h2>
@@ -147,7 +143,9 @@ function Files({
         </Button>
         <Button
           variant="default"
-          onClick={() => download(fileName(plan.kitchen, '-knives.svg'), silhouettes(), 'image/svg+xml')}
+          onClick={() =>
+            download(fileName(plan.kitchen, '-knives.svg'), silhouettes({ answer, catalogue }), 'image/svg+xml')
+          }
         >
           Knives as SVG, true size
         </Button>

@@ -59,7 +59,7 @@ function useUndoKeys({ undo, redo }: KitchenEdits): void {
 function Frame({ stored, here, tools, children }: Props) {
   const { worker, failed } = useKitchenWorker();
   const edits = useKitchen(stored, worker);
-  const { kitchen, update, undo, redo, canUndo, canRedo, state, why, fromElsewhere, settle } = edits;
+  const { kitchen, update, state, why, fromElsewhere, settle } = edits;
   useUndoKeys(edits);
 
   return (
@@ -82,54 +82,86 @@ function Frame({ stored, here, tools, children }: Props) {
           />
         }
       >
-        <span className={css.steps}>
-          <ActionIcon
-            variant="subtle"
-            color="gray"
-            size="lg"
-            className={css.step ?? ''}
-            aria-label="Undo (Ctrl+Z)"
-            title="Undo (Ctrl+Z)"
-            disabled={!canUndo}
-            onClick={undo}
-          >
-            <IconArrowBackUp size={20} />
-          </ActionIcon>
-          <ActionIcon
-            variant="subtle"
-            color="gray"
-            size="lg"
-            className={css.step ?? ''}
-            aria-label="Redo (Ctrl+Shift+Z)"
-            title="Redo (Ctrl+Shift+Z)"
-            disabled={!canRedo}
-            onClick={redo}
-          >
-            <IconArrowForwardUp size={20} />
-          </ActionIcon>
-        </span>
-        <span className="faded" role="status" title={why}>
+        <Steps {...edits} />
+        <span className={css.saved} role="status" title={why}>
           {state === 'saved' && fromElsewhere ? 'Taken over from another window' : SAVE_WORDS[state]}
         </span>
         {tools}
       </KitchenMast>
 
-      {failed && (
-        <div className={css.notice} role="alert">
-          <p>A part of this page could not be loaded. What you changed is kept on this device; load the page again.</p>
-          <Button size="xs" variant="default" onClick={() => location.reload()}>
-            Load again
-          </Button>
-        </div>
-      )}
-      <SaveNotice {...{ state, why, settle }} />
       {children(edits, worker)}
+      <SaveNotice {...{ state, why, settle }} />
+      {failed && <Broken />}
     </>
   );
 }
 
-/** What keeps a kitchen from being saved, in sight wherever one scrolls. */
+function Broken() {
+  return (
+    <div className={css.room}>
+      <div className={css.notice} role="alert">
+        <p>A part of this page could not be loaded. What you changed is kept on this device; load the page again.</p>
+        <Button size="xs" variant="default" onClick={() => location.reload()}>
+          Load again
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** Undo and redo. */
+function Steps({ undo, redo, canUndo, canRedo }: KitchenEdits) {
+  return (
+    <span className={css.steps}>
+      <ActionIcon
+        variant="subtle"
+        color="gray"
+        size="lg"
+        className={css.step ?? ''}
+        aria-label="Undo (Ctrl+Z)"
+        title="Undo (Ctrl+Z)"
+        disabled={!canUndo}
+        onClick={undo}
+      >
+        <IconArrowBackUp size={20} />
+      </ActionIcon>
+      <ActionIcon
+        variant="subtle"
+        color="gray"
+        size="lg"
+        className={css.step ?? ''}
+        aria-label="Redo (Ctrl+Shift+Z)"
+        title="Redo (Ctrl+Shift+Z)"
+        disabled={!canRedo}
+        onClick={redo}
+      >
+        <IconArrowForwardUp size={20} />
+      </ActionIcon>
+    </span>
+  );
+}
+
+/** What keeps a kitchen from being saved, in sight wherever one scrolls; what one is about to press stays where it is. */
 function SaveNotice({ state, why, settle }: Pick<KitchenEdits, 'state' | 'why' | 'settle'>) {
+  if (state !== 'stale' && state !== 'unsaved' && state !== 'refused') return null;
+  return (
+    <div className={css.room}>
+      <div className={css.notice} role="alert">
+        {state === 'stale' && <WhichGoesOn settle={settle} />}
+        {state === 'unsaved' && (
+          <p>Not saved yet: {why} Your changes are kept on this device and are sent by themselves.</p>
+        )}
+        {state === 'refused' && (
+          <p>
+            The last change is not saved: {why} It is kept on this device; change it, or undo it, and it is tried again.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function WhichGoesOn({ settle }: Pick<KitchenEdits, 'settle'>) {
   const [busy, setBusy] = useState(false);
   const choose = (keep: 'theirs' | 'mine') => {
     setBusy(true);
@@ -137,34 +169,18 @@ function SaveNotice({ state, why, settle }: Pick<KitchenEdits, 'state' | 'why' |
       .catch(() => undefined)
       .finally(() => setBusy(false));
   };
-  if (state === 'stale')
-    return (
-      <div className={css.notice} role="alert">
-        <p>
-          This kitchen was changed in another window. What you changed here is kept on this device and not saved yet.
-          Which version goes on?
-        </p>
-        <Button size="xs" variant="default" disabled={busy} onClick={() => choose('theirs')}>
-          The other window’s
-        </Button>
-        <Button size="xs" variant="default" disabled={busy} onClick={() => choose('mine')}>
-          This one
-        </Button>
-      </div>
-    );
-  if (state === 'unsaved')
-    return (
-      <div className={css.notice} role="alert">
-        <p>Not saved yet: {why} Your changes are kept on this device and are sent by themselves.</p>
-      </div>
-    );
-  if (state === 'refused')
-    return (
-      <div className={css.notice} role="alert">
-        <p>
-          The last change is not saved: {why} It is kept on this device; change it, or undo it, and it is tried again.
-        </p>
-      </div>
-    );
-  return null;
+  return (
+    <>
+      <p>
+        This kitchen was changed in another window. What you changed here is kept on this device and not saved yet.
+        Which version goes on?
+      </p>
+      <Button size="xs" variant="default" disabled={busy} onClick={() => choose('theirs')}>
+        The other window’s
+      </Button>
+      <Button size="xs" variant="default" disabled={busy} onClick={() => choose('mine')}>
+        This one
+      </Button>
+    </>
+  );
 }

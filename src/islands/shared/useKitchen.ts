@@ -125,22 +125,48 @@ function begin(
   return { saver: new Saver(stored, doors, left), channel, left, elsewhere };
 }
 
+/** The history of the kitchen on this page, the same for what is drawn and for what is done between two drawings. */
+function useHistory(stored: StoredKitchen) {
+  const [history, setHistory] = useState(() => begun(stored.kitchen));
+  const told = useRef(history);
+  const show = useCallback((next: History) => {
+    told.current = next;
+    setHistory(next);
+  }, []);
+  return { history, told, show };
+}
+
+/** Takes up what the page before left: its undo, and edits that were on their way. */
+function useTakingUp(
+  stored: StoredKitchen,
+  worker: Remote<KitchenWorker>,
+  { saver, left }: ReturnType<typeof begin>,
+  { told, show }: Pick<ReturnType<typeof useHistory>, 'told' | 'show'>,
+): void {
+  useEffect(() => {
+    const text = sessionStorage.getItem(remembered(stored.id)) ?? '';
+    if (!text && !left) return;
+    void worker.takeUp(stored, text, left).then(({ kitchen, conflict, history: before }) => {
+      // edited before this answer came: a conflict is asked about
+      if (told.current.past.length > 0) return;
+      if (before) show({ ...before, present: kitchen ?? told.current.present, at: -Infinity });
+      else if (kitchen) show(changed(told.current, kitchen, performance.now()));
+      if (kitchen) saver.takeUp(kitchen, conflict);
+    });
+  }, [stored, worker, saver, left, told, show]);
+}
+
 /**
  * The kitchen on this page: edits save as they are made, one at a time, each naming the version it was made on; until the server has them they
  * are kept on the device. Every edit can be undone and done again.
  */
 export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
   const { id } = stored;
-  const [history, setHistory] = useState(() => begun(stored.kitchen));
   const [{ state, why }, setSaving] = useState<{ state: SaveState; why: string }>({ state: 'saved', why: '' });
   const [fromElsewhere, setFromElsewhere] = useState(false);
-  const told = useRef(history);
-  const show = useCallback((next: History) => {
-    told.current = next;
-    setHistory(next);
-  }, []);
-
-  const [{ saver, channel, left, elsewhere }] = useState(() => begin(stored, worker, setSaving));
+  const { history, told, show } = useHistory(stored);
+  const [saving] = useState(() => begin(stored, worker, setSaving));
+  const { saver, channel, elsewhere } = saving;
 
   useEffect(() => {
     const took = (event: Event) => {
@@ -150,7 +176,7 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
     };
     elsewhere.addEventListener(TOOK, took);
     return () => elsewhere.removeEventListener(TOOK, took);
-  }, [elsewhere, show]);
+  }, [elsewhere, told, show]);
 
   const move = useCallback(
     (to: (history: History) => History) => {
@@ -161,36 +187,23 @@ export function useKitchen(stored: StoredKitchen, worker: Remote<KitchenWorker>)
       setFromElsewhere(false);
       saver.edit(next.present);
     },
-    [saver, id, show],
+    [saver, id, told, show],
   );
   const update = useCallback(
     (change: (kitchen: KitchenFile) => KitchenFile, { alone = false } = {}) =>
       move((h) => changed(h, change(h.present), performance.now(), alone)),
     [move],
   );
-  const undo = useCallback(() => move(undone), [move]);
-  const redo = useCallback(() => move(redone), [move]);
 
-  useEffect(() => {
-    const text = sessionStorage.getItem(remembered(id)) ?? '';
-    if (!text && !left) return;
-    void worker.takeUp(stored, text, left).then(({ kitchen, conflict, history: before }) => {
-      // edited before this answer came: a conflict is asked about
-      if (told.current.past.length > 0) return;
-      if (before) show({ ...before, present: kitchen ?? told.current.present, at: -Infinity });
-      else if (kitchen) show(changed(told.current, kitchen, performance.now()));
-      if (kitchen) saver.takeUp(kitchen, conflict);
-    });
-  }, [stored, id, worker, saver, left, show]);
-
+  useTakingUp(stored, worker, saving, { told, show });
   useOthers(id, worker, saver, channel);
   useLeaving(id, saver);
 
   return {
     kitchen: history.present,
     update,
-    undo,
-    redo,
+    undo: useCallback(() => move(undone), [move]),
+    redo: useCallback(() => move(redone), [move]),
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
     state,

@@ -61,23 +61,14 @@ export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date
           <h2>{name}</h2>
           <ol className={css.steps}>
             {steps.map((step) => (
-              <li key={step.order} value={step.order}>
-                <Picture blade={bladeOf(step)} step={step} wide={wide} />
-                <div>
-                  <h3>
-                    <span className="figure">{step.order}</span> {STEP_WORDS[step.action]}:{' '}
-                    {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
-                    {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
-                  </h3>
-                  <p className="faded">
-                    {step.maker && step.maker !== 'Unknown' && `such as ${step.maker} ${step.name}`}
-                    {withPrices && step.action !== 'retire' && ` · ${money(step.price)}`}
-                  </p>
-                  {step.because.slice(0, 2).map((reason) => (
-                    <p key={reason}>{reason}</p>
-                  ))}
-                </div>
-              </li>
+              <Step
+                key={step.order}
+                step={step}
+                blade={bladeOf(step)}
+                wide={wide}
+                withPrices={withPrices}
+                money={money}
+              />
             ))}
           </ol>
         </section>
@@ -102,5 +93,35 @@ export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date
         </p>
       </footer>
     </main>
+  );
+}
+
+interface StepProps {
+  step: PlanStep;
+  blade: ReturnType<typeof usualBlade>;
+  wide: number;
+  withPrices: boolean;
+  money: (amount: number) => string;
+}
+
+function Step({ step, blade, wide, withPrices, money }: StepProps) {
+  return (
+    <li value={step.order}>
+      <Picture blade={blade} step={step} wide={wide} />
+      <div>
+        <h3>
+          <span className="figure">{step.order}</span> {STEP_WORDS[step.action]}:{' '}
+          {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
+          {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
+        </h3>
+        <p className="faded">
+          {step.maker && step.maker !== 'Unknown' && `such as ${step.maker} ${step.name}`}
+          {withPrices && step.action !== 'retire' && ` · ${money(step.price)}`}
+        </p>
+        {step.because.slice(0, 2).map((reason) => (
+          <p key={reason}>{reason}</p>
+        ))}
+      </div>
+    </li>
   );
 }

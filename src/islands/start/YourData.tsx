@@ -89,13 +89,7 @@ export function YourData({ hasAny, onTrouble }: Props) {
   return (
     <section aria-labelledby="yours" className={css.yours}>
       <h2 id="yours">Your data</h2>
-      <p className="faded">
-        Kitchens are kept by this server for this browser alone. Take them along as a file, or open them in another
-        browser with a code.
-      </p>
-      <p role="status" className={told ? '' : 'visually-hidden'}>
-        {told}
-      </p>
+      <Told told={told} />
       <Take
         hasAny={hasAny}
         onFile={(file) => void readFile(file)}
@@ -119,6 +113,20 @@ export function YourData({ hasAny, onTrouble }: Props) {
         onLeave={() => void openOthers()}
       />
     </section>
+  );
+}
+
+function Told({ told }: { told: string }) {
+  return (
+    <>
+      <p className="faded">
+        Kitchens are kept by this server for this browser alone. Take them along as a file, or open them in another
+        browser with a code.
+      </p>
+      <p role="status" className={told ? '' : 'visually-hidden'}>
+        {told}
+      </p>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { Button, Checkbox, NativeSelect, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { MOST } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
@@ -192,15 +192,14 @@ function Trial({
   );
 }
 
+const idOf = ({ model, owned }: TriedKnife) => model ?? `owned-${owned ?? 0}`;
+const idsOf = (knives: readonly TriedKnife[]) => knives.map(idOf).join();
+
 /** Rounds of each food so far in which the same knives met. */
 function roundsTried(trials: readonly BenchTrialFile[], knives: readonly TriedKnife[]): [string, number][] {
-  const key = (of: readonly TriedKnife[]) =>
-    of
-      .map(({ model, owned }) => model ?? `owned-${owned ?? 0}`)
-      .sort()
-      .join();
+  const alike = (of: readonly TriedKnife[]) => of.map(idOf).sort().join();
   const rounds = new Map<string, number>();
-  for (const trial of trials.filter((each) => key(each.knives) === key(knives)))
+  for (const trial of trials.filter((each) => alike(each.knives) === alike(knives)))
     for (const { task, knife } of trial.runs) if (knife === 0) rounds.set(task, (rounds.get(task) ?? 0) + 1);
   return [...rounds];
 }
@@ -225,34 +224,37 @@ function knivesOf({ planned, drawer, models }: Choices, picked: Picked): Choice[
   return [candidate, known, find(picked[2])].filter((each) => each !== undefined);
 }
 
-/** The foods on which knives are best tried, those that tell most first; null until they are known, or where two knives are the same. */
-function useFoods(knives: readonly TriedKnife[] | null, cook: number, { kitchen, trials, worker }: NewTrialProps) {
-  const [foods, setFoods] = useState<FoodToTry[] | null>(null);
+/** The foods on which knives are best tried, those that tell most first; null until they are known of these very knives. */
+function useFoods(knives: readonly TriedKnife[], cook: number, { kitchen, trials, worker }: NewTrialProps) {
+  const [found, setFound] = useState<{ of: string; foods: FoodToTry[] } | null>(null);
+  const of = idsOf(knives);
+  const asked = useRef(knives);
   useEffect(() => {
-    if (!knives) return;
+    asked.current = knives;
+  });
+  useEffect(() => {
     let stale = false;
-    worker.foods(kitchen, cook, [...knives], roundsTried(trials, knives)).then(
-      (found) => {
-        if (!stale) setFoods(found);
+    const tried = asked.current;
+    worker.foods(kitchen, cook, [...tried], roundsTried(trials, tried)).then(
+      (foods) => {
+        if (!stale) setFound({ of, foods });
       },
       () => undefined,
     );
     return () => {
       stale = true;
     };
-  }, [knives, cook, kitchen, trials, worker]);
-  return foods;
+  }, [of, cook, kitchen, trials, worker]);
+  return found?.of === of ? found.foods : null;
 }
 
 function NewTrial(props: NewTrialProps) {
   const { kitchen, choices, onStart } = props;
   const [picked, setPicked] = useState<Picked>([null, null, null]);
   const [cook, setCook] = useState(0);
-  const chosen = useMemo(() => knivesOf(choices, picked), [choices, picked]);
-  const knives = useMemo(() => {
-    const tried = chosen.map(asTried);
-    return new Set(tried.map((each) => JSON.stringify(each))).size < tried.length ? null : tried;
-  }, [chosen]);
+  const chosen = knivesOf(choices, picked);
+  const knives = chosen.map(asTried);
+  const alike = new Set(knives.map(idOf)).size < knives.length;
   const foods = useFoods(knives, cook, props);
   return (
     <section className={css.part} aria-labelledby="which">
@@ -268,7 +270,7 @@ function NewTrial(props: NewTrialProps) {
           />
         )}
       </div>
-      {knives === null ? (
+      {alike ? (
         <p role="alert">The same knife stands there twice: choose another.</p>
       ) : (
         <>
@@ -282,7 +284,7 @@ function NewTrial(props: NewTrialProps) {
             <p>No food of this kitchen is for all of them: choose knives for the same kind of work.</p>
           ) : (
             <WithFoods
-              key={foods.map(({ task }) => task.id).join()}
+              key={idsOf(knives)}
               foods={foods}
               names={chosen.map(({ name }) => name)}
               onBegin={(tasks) => onStart({ on: today(), ...(cook > 0 ? { cook } : {}), knives, tasks, runs: [] })}

@@ -91,34 +91,23 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
   );
 }
 
-function OnScreen({
-  first,
-  second,
-  kitchen,
-  pxPerMm,
-}: {
+interface OnScreenProps {
   first: Choice;
   second: Choice | null;
   kitchen: KitchenFile;
   pxPerMm: number;
-}) {
+}
+
+function OnScreen(props: OnScreenProps) {
+  const { first, kitchen } = props;
   const [hand, setHand] = useState(true);
   const { length } = useLengths();
   const cook = kitchen.cooks?.[0];
-  const { handLengthMm: long, palmBreadthMm: palm, grip } = handOfCook(cook);
-  const drawing = useMemo(() => drawKnife(first.blade), [first]);
-  const over = useMemo(() => (second ? drawKnife(second.blade) : null), [second]);
-  const gripping = useMemo(() => drawGrip(grip, first.blade, long, palm), [grip, first, long, palm]);
+  const { palmBreadthMm: palm } = handOfCook(cook);
   const room = useMemo(
     () => bladeTraits(first.blade, reference, false).knuckleRoomMm(palm, cook?.grip ?? 'unsure'),
     [first, palm, cook?.grip],
   );
-  const seen: Drawing[] = [drawing, ...(over ? [over] : []), ...(hand ? [gripping.behind, gripping.before] : [])];
-  const left = Math.min(...seen.map((each) => each.left)) - MARGIN;
-  const right = Math.max(...seen.map((each) => each.right)) + MARGIN;
-  const top = Math.max(...seen.map((each) => each.top)) + MARGIN;
-  const bottom = Math.min(-BOARD, ...seen.map((each) => each.bottom)) - MARGIN;
-  const [wide, high] = [right - left, top - bottom];
   return (
     <section className={css.screen} aria-label="At true size">
       <div className={css.row}>
@@ -136,26 +125,43 @@ function OnScreen({
         role="region"
         aria-label="The knife, to be moved sideways where the screen is narrow"
       >
-        <svg
-          width={wide * pxPerMm}
-          height={high * pxPerMm}
-          viewBox={`${left} ${-top} ${wide} ${high}`}
-          role="img"
-          aria-label={`${first.name}${second ? `, with ${second.name} laid over it` : ''}, at true size`}
-          data-mm={wide.toFixed(1)}
-        >
-          <rect className={css.board} x={left} y={0} width={wide} height={BOARD} />
-          {hand && <Shapes drawing={gripping.behind} place={upsideDown} line={0.5} />}
-          <Shapes drawing={drawing} place={upsideDown} line={0.6} owned={first.ref.startsWith('owned')} />
-          {hand && <Shapes drawing={gripping.before} place={upsideDown} line={0.5} />}
-          {over?.shapes
-            .filter(({ closed, role }) => closed && (role === 'steel' || role === 'handle'))
-            .map((shape, i) => (
-              <path key={i} className={css.over} d={pathOfShape(shape, upsideDown)} />
-            ))}
-        </svg>
+        <TrueSize {...props} hand={hand} />
       </div>
     </section>
+  );
+}
+
+/** The knife over the board, another one laid over it, and the hand that grips it. */
+function TrueSize({ first, second, kitchen, pxPerMm, hand }: OnScreenProps & { hand: boolean }) {
+  const { handLengthMm: long, palmBreadthMm: palm, grip } = handOfCook(kitchen.cooks?.[0]);
+  const drawing = useMemo(() => drawKnife(first.blade), [first]);
+  const over = useMemo(() => (second ? drawKnife(second.blade) : null), [second]);
+  const gripping = useMemo(() => drawGrip(grip, first.blade, long, palm), [grip, first, long, palm]);
+  const seen: Drawing[] = [drawing, ...(over ? [over] : []), ...(hand ? [gripping.behind, gripping.before] : [])];
+  const left = Math.min(...seen.map((each) => each.left)) - MARGIN;
+  const right = Math.max(...seen.map((each) => each.right)) + MARGIN;
+  const top = Math.max(...seen.map((each) => each.top)) + MARGIN;
+  const bottom = Math.min(-BOARD, ...seen.map((each) => each.bottom)) - MARGIN;
+  const [wide, high] = [right - left, top - bottom];
+  return (
+    <svg
+      width={wide * pxPerMm}
+      height={high * pxPerMm}
+      viewBox={`${left} ${-top} ${wide} ${high}`}
+      role="img"
+      aria-label={`${first.name}${second ? `, with ${second.name} laid over it` : ''}, at true size`}
+      data-mm={wide.toFixed(1)}
+    >
+      <rect className={css.board} x={left} y={0} width={wide} height={BOARD} />
+      {hand && <Shapes drawing={gripping.behind} place={upsideDown} line={0.5} />}
+      <Shapes drawing={drawing} place={upsideDown} line={0.6} owned={first.ref.startsWith('owned')} />
+      {hand && <Shapes drawing={gripping.before} place={upsideDown} line={0.5} />}
+      {over?.shapes
+        .filter(({ closed, role }) => closed && (role === 'steel' || role === 'handle'))
+        .map((shape, i) => (
+          <path key={i} className={css.over} d={pathOfShape(shape, upsideDown)} />
+        ))}
+    </svg>
   );
 }
 

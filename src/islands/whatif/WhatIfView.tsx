@@ -103,13 +103,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
         <h1>What if…</h1>
         <p>Change any answer: the diet, a second cook, the board, the money. Both kits are shown to one scale.</p>
         {trouble && <p role="alert">{trouble}</p>}
-        <div className={css.working}>
-          {busy && !trouble && (
-            <Working onStop={() => void worker.stop()}>
-              {scratch ? 'Planning the kitchen as it would be' : 'Planning the kitchen as it is'}
-            </Working>
-          )}
-        </div>
+        <Planning busy={busy && !trouble} scratch={scratch !== null} onStop={() => void worker.stop()} />
         {catalogue && now && then ? (
           <>
             <div className={css.pair}>
@@ -140,6 +134,18 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           onDelete={(which) => void store.drop(which)}
         />
       </main>
+    </div>
+  );
+}
+
+function Planning({ busy, scratch, onStop }: { busy: boolean; scratch: boolean; onStop: () => void }) {
+  return (
+    <div className={css.working}>
+      {busy && (
+        <Working onStop={onStop}>
+          {scratch ? 'Planning the kitchen as it would be' : 'Planning the kitchen as it is'}
+        </Working>
+      )}
     </div>
   );
 }

@@ -9,7 +9,7 @@ import { FilesButton } from './FilesButton';
 import css from './Recipes.module.css';
 import { Review, sorted, STANDINGS } from './Review';
 import { sourcesOf } from './sources';
-import { useRecipes, type Reading } from './useRecipes';
+import { useRecipes, type Reading, type Source } from './useRecipes';
 
 const isUseful = (reading: Reading) => tasksOf(reading.lines).length > 0;
 
@@ -26,14 +26,17 @@ export function RecipePanel({
   const [open, setOpen] = useState(0);
   const [kept, setKept] = useState<string | null>(null);
 
+  const read = async (sources: Source[]) => {
+    setKept(null);
+    setOpen(0);
+    if (sources.length > 0) await recipes.read(sources);
+  };
   const take = async (files: readonly File[]) => {
     if (files.length === 0) return;
     const { sources, faults: wrong } = await sourcesOf(files);
-    setKept(null);
-    setOpen(0);
     const [only] = sources;
     if (only && sources.length === 1) setText(only.text);
-    if (sources.length > 0) await recipes.read(sources);
+    await read(sources);
     if (wrong.length > 0) setFaults((told) => [...told, ...wrong]);
   };
   const keepAll = () => {
@@ -41,37 +44,23 @@ export function RecipePanel({
     update((before) => dishes.reduce((now, dish) => keepDish(dish)(now), before));
     setReadings([]);
     setText('');
-    setKept(
-      dishes.length === 1
-        ? `${dishes[0]?.name ?? ''} is kept and stands on your list, once a week.`
-        : `${dishes.length} dishes are kept and stand on your list, each once a week.`,
-    );
+    setKept(areKept(dishes.map(({ name }) => name)));
   };
 
   return (
     <details className={css.make}>
       <summary>Bring in recipes</summary>
-      <DropHere className={css.drop} onDrop={(files) => void take(files)}>
-        <Textarea
-          label="Ingredient lines, a recipe’s JSON-LD, or a whole page"
-          description="Paste them, or drop files here. A line of three dashes parts one recipe from the next, a line “# Name” names one. English and German are read."
-          autosize
-          minRows={4}
-          maxRows={12}
-          value={text}
-          error={faults.length === 1 ? faults[0] : undefined}
-          onChange={(e) => setText(e.currentTarget.value)}
-        />
-      </DropHere>
+      <Lines
+        text={text}
+        fault={faults.length === 1 ? faults[0] : undefined}
+        onText={setText}
+        onFiles={(files) => void take(files)}
+      />
       <div className={css.buttons}>
         <Button
           variant="default"
           disabled={text.trim() === '' || progress !== null}
-          onClick={() => {
-            setKept(null);
-            setOpen(0);
-            void recipes.read([{ name: '', text }]);
-          }}
+          onClick={() => void read([{ name: '', text }])}
         >
           Read it
         </Button>
@@ -83,6 +72,36 @@ export function RecipePanel({
     </details>
   );
 }
+
+interface LinesProps {
+  text: string;
+  fault: string | undefined;
+  onText: (text: string) => void;
+  onFiles: (files: File[]) => void;
+}
+
+/** What is pasted, or dropped as files. */
+function Lines({ text, fault, onText, onFiles }: LinesProps) {
+  return (
+    <DropHere className={css.drop} onDrop={onFiles}>
+      <Textarea
+        label="Ingredient lines, a recipe’s JSON-LD, or a whole page"
+        description="Paste them, or drop files here. A line of three dashes parts one recipe from the next, a line “# Name” names one. English and German are read."
+        autosize
+        minRows={4}
+        maxRows={12}
+        value={text}
+        error={fault}
+        onChange={(e) => onText(e.currentTarget.value)}
+      />
+    </DropHere>
+  );
+}
+
+const areKept = (names: readonly string[]) =>
+  names.length === 1
+    ? `${names[0] ?? ''} is kept and stands on your list, once a week.`
+    : `${names.length} dishes are kept and stand on your list, each once a week.`;
 
 /** The dishes that recipes come to, each under an id of its own. */
 function dishesOf(readings: readonly Reading[], ids: readonly string[]) {

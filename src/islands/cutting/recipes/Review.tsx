@@ -88,31 +88,8 @@ export function Review({ reading, tasks, onChange, correct, forget }: Props) {
     );
   return (
     <div className={css.review}>
-      {reading.language && (
-        <p className={css.language} role="note">
-          {reading.lines.length > 0
-            ? `Read from ${LANGUAGES.of(reading.language) ?? reading.language}.`
-            : `This is ${LANGUAGES.of(reading.language) ?? reading.language}. English and German are read: pick the tasks below, or paste a translation.`}
-        </p>
-      )}
-      <div className={css.pair}>
-        <TextInput
-          label="Name of the dish"
-          value={reading.name}
-          placeholder="A dish"
-          maxLength={80}
-          onChange={(e) => {
-            const name = e.currentTarget.value;
-            onChange((now) => ({ ...now, name }));
-          }}
-        />
-        <Figure
-          label="Portions"
-          bounds={[1, 500]}
-          value={reading.portions}
-          onChange={(portions) => onChange((now) => ({ ...now, portions }))}
-        />
-      </div>
+      <Language reading={reading} />
+      <NameAndPortions reading={reading} onChange={onChange} />
       {STANDINGS.map(({ id, title, about, icon: Sign }) =>
         groups[id].length === 0 ? null : (
           <section key={id} className={css.group} data-standing={id} aria-label={`${title}: ${groups[id].length}`}>
@@ -145,6 +122,41 @@ export function Review({ reading, tasks, onChange, correct, forget }: Props) {
           </section>
         ),
       )}
+    </div>
+  );
+}
+
+function Language({ reading: { language, lines } }: Pick<Props, 'reading'>) {
+  if (!language) return null;
+  const name = LANGUAGES.of(language) ?? language;
+  return (
+    <p className={css.language} role="note">
+      {lines.length > 0
+        ? `Read from ${name}.`
+        : `This is ${name}. English and German are read: pick the tasks below, or paste a translation.`}
+    </p>
+  );
+}
+
+function NameAndPortions({ reading, onChange }: Pick<Props, 'reading' | 'onChange'>) {
+  return (
+    <div className={css.pair}>
+      <TextInput
+        label="Name of the dish"
+        value={reading.name}
+        placeholder="A dish"
+        maxLength={80}
+        onChange={(e) => {
+          const name = e.currentTarget.value;
+          onChange((now) => ({ ...now, name }));
+        }}
+      />
+      <Figure
+        label="Portions"
+        bounds={[1, 500]}
+        value={reading.portions}
+        onChange={(portions) => onChange((now) => ({ ...now, portions }))}
+      />
     </div>
   );
 }
