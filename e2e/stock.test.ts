@@ -123,7 +123,7 @@ test('every edit is undone and done again, by keys and buttons, also from the ne
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/cooks`);
   await page.waitForSelector('svg[aria-label^="Drawn to scale"]');
-  const pick = async (name: string) => (await page.waitForSelector(`xpath///label[.//b[text()="${name}"]]`))?.click();
+  const pick = async (name: string) => (await page.waitForSelector(`xpath///button[@role="radio"][.//b[text()="${name}"]]`))?.click();
   await pick('Trained');
   await saved(page);
   await new Promise((resolve) => setTimeout(resolve, 800));
@@ -253,7 +253,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   await page.mouse.down();
   await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
-  await tap(page, 'xpath///label[.//b[text()="Dull"]]');
+  await tap(page, 'xpath///button[@role="radio"][.//b[text()="Dull"]]');
   await tap(page, 'xpath///button[.//span[text()="Put it in the drawer"]]');
   await page.waitForFunction(() =>
     document.querySelector('main li')?.textContent?.includes('It only needs sharpening'),

@@ -115,7 +115,7 @@ function roll(flow: Flow, papers: PlanPapers): void {
       flow.text('Wants', { size: 9, color: ACCENT, bold: true, after: 0.5 });
       flow.rule(1.4);
     }
-    pocket(flow, step, drawing, size, longest * scale, high, words, column);
+    pocket(flow, step, { drawing, scale: size, long: longest * scale, high, words, column });
   }
 }
 
@@ -134,16 +134,17 @@ function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { tit
   };
 }
 
-function pocket(
-  flow: Flow,
-  step: PlanStep,
-  drawing: Drawing | null,
-  scale: number,
-  long: number,
-  high: number,
-  words: { title: string; below: string },
-  column: { size: number; wide: number },
-): void {
+/** What a pocket on paper holds: its drawing, the column it ends in, and its words beside it, mm. */
+interface PocketOnPaper {
+  drawing: Drawing | null;
+  scale: number;
+  long: number;
+  high: number;
+  words: { title: string; below: string };
+  column: { size: number; wide: number };
+}
+
+function pocket(flow: Flow, step: PlanStep, { drawing, scale, long, high, words, column }: PocketOnPaper): void {
   const { sheets, left, y } = flow;
   sheets.text(String(step.order), left, y + 0.5, { size: 12, bold: true, wide: 9 });
   if (drawing) {

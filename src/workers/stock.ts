@@ -93,14 +93,9 @@ export function matchOf(context: PlanningContext): MatchTable {
   const { context: on, chosen } = firstAnswer(context, QUICK);
   const { steps } = planFrom(on, { chosen });
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
-  const matrix = matchMatrix(
-    blades,
-    allTasks(context),
-    cooks,
-    tasks.map((task) => load.get(task.id)?.weight ?? 0),
-    blades.map((blade) => edgeHere(blade, context)),
-    usefulness,
-  );
+  const weights = tasks.map((task) => load.get(task.id)?.weight ?? 0);
+  const edges = blades.map((blade) => edgeHere(blade, context));
+  const matrix = matchMatrix({ tasks: allTasks(context), cooks, weights }, blades, edges, usefulness);
   return {
     ...matrix,
     measured: Uint8Array.from(
@@ -228,7 +223,7 @@ export function wishedIn(of: PlanningContext, wishes: NonNullable<KitchenFile['w
   const blades = of.models.map((m) => bladeTraits(m, reference, of.kitchen.habits.roughUse));
   const weights = of.loads.map(({ weight }) => weight);
   const edges = blades.map((blade) => edgeHere(blade, of));
-  const { worth } = matchMatrix(blades, of.tasks, of.cooks, weights, edges, usefulness);
+  const { worth } = matchMatrix({ tasks: of.tasks, cooks: of.cooks, weights }, blades, edges, usefulness);
   const covers = new Map(blades.map((blade, i) => [blade, worth[i] ?? 0]));
   return byWishes(wishes, blades).map(({ blade, share, each }) => ({
     blade: blade.blade,

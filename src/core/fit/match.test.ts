@@ -29,21 +29,13 @@ const blade = (id: string) => {
 test('the matrix holds the scores of every pair, and worth weighs only what the kitchen cuts', () => {
   const some = blades.slice(0, 12);
   const weights = tasks.map(({ task }) => load.get(task.id)?.weight ?? 0);
-  const matrix = matchMatrix(some, tasks, cooks, weights, [], (s) => s / 100);
+  const matrix = matchMatrix({ tasks, cooks, weights }, some, [], (s) => s / 100);
   some.forEach((b, i) =>
     tasks.forEach((t, j) => expect(matrix.scores[i * tasks.length + j]).toBeCloseTo(score(b, t, cooks), 3)),
   );
   for (const worth of matrix.worth) expect(worth >= 0 && worth <= 1).toBe(true);
-  expect(
-    matchMatrix(
-      some,
-      tasks,
-      cooks,
-      tasks.map(() => 0),
-      [],
-      (s) => s / 100,
-    ).worth.every((w) => w === 0),
-  ).toBe(true);
+  const idle = matchMatrix({ tasks, cooks, weights: tasks.map(() => 0) }, some, [], (s) => s / 100);
+  expect(idle.worth.every((w) => w === 0)).toBe(true);
 });
 
 test('a task ranks its blades from the best down and says what holds the others back', () => {

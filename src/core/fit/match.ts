@@ -17,15 +17,17 @@ export interface MatchMatrix {
   worth: Float32Array;
 }
 
-/**
- * Scores every blade at every task, as it is on an average day where an edge's life is given by blade. `weights` gives each task's weight in
- * this kitchen, 0 for tasks it never does; `useful` turns a score into its worth.
- */
+/** The work blades are matched with: tasks, each with its weight here (0 for what is never done), and who does them. */
+export interface MatchedWork {
+  tasks: readonly PreparedTask[];
+  cooks: readonly CookContext[];
+  weights: readonly number[];
+}
+
+/** Scores every blade at every task, as it is on an average day where an edge's life is given by blade. `useful` turns a score into its worth. */
 export function matchMatrix(
+  { tasks, cooks, weights }: MatchedWork,
   blades: readonly BladeTraits[],
-  tasks: readonly PreparedTask[],
-  cooks: readonly CookContext[],
-  weights: readonly number[],
   edges: readonly (EdgeLife | null)[],
   useful: (score: number) => number,
 ): MatchMatrix {

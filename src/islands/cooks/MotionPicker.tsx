@@ -1,5 +1,4 @@
-import { Button } from '@mantine/core';
-import { useId } from 'react';
+import { Button, SegmentedControl } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { MotionDrawing, MOTIONS } from '../shared/MotionDrawing';
@@ -63,22 +62,15 @@ export function MotionPicker({ motions, blades, onChange }: Props & { blades: Bl
 }
 
 function HowMuch({ name, now, onChange }: { name: string; now: number; onChange: (share: number) => void }) {
-  const group = useId();
   return (
-    <span role="radiogroup" aria-label={`${name}, how much`} className={css.much}>
-      {MUCH.map(({ share, word }) => (
-        <label key={word} data-on={now === share || undefined}>
-          <input
-            type="radio"
-            name={group}
-            className="visually-hidden"
-            checked={now === share}
-            onChange={() => onChange(share)}
-          />
-          {word}
-        </label>
-      ))}
-    </span>
+    <SegmentedControl
+      fullWidth
+      size="sm"
+      aria-label={`${name}, how much`}
+      value={String(now)}
+      data={MUCH.map(({ share, word }) => ({ value: String(share), label: word }))}
+      onChange={(share) => onChange(Number(share))}
+    />
   );
 }
 

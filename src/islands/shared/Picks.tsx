@@ -1,41 +1,37 @@
-import { useId, type ReactNode } from 'react';
+import { Radio } from '@mantine/core';
+import type { ReactNode } from 'react';
 import css from './Picks.module.css';
 
-/** One of a few, each with a drawing or a line of explanation: a row of cards with a radio button in each. */
-export function Picks<T extends string>({
-  label,
-  hint,
-  value,
-  options,
-  onChange,
-}: {
+interface Props<T extends string> {
   label: string;
   hint?: string | undefined;
   value: T;
   options: readonly { value: T; name: string; about?: string; drawing?: ReactNode }[];
   onChange: (value: T) => void;
-}) {
-  const id = useId();
+}
+
+/** One of a few, each with a drawing or a line of explanation: a row of cards. */
+export function Picks<T extends string>({ label, hint, value, options, onChange }: Props<T>) {
   return (
-    <fieldset className={css.picks}>
-      <legend>{label}</legend>
+    <Radio.Group
+      className={css.picks ?? ''}
+      label={label}
+      {...(hint === undefined ? {} : { description: hint, inputWrapperOrder: ['label', 'input', 'description'] })}
+      value={value}
+      onChange={(picked) => {
+        const option = options.find((each) => each.value === picked);
+        if (option) onChange(option.value);
+      }}
+    >
       <div className={css.row}>
         {options.map((option) => (
-          <label key={option.value} data-on={option.value === value || undefined}>
-            <input
-              type="radio"
-              name={id}
-              className="visually-hidden"
-              checked={option.value === value}
-              onChange={() => onChange(option.value)}
-            />
+          <Radio.Card key={option.value} value={option.value} className={css.card ?? ''}>
             {option.drawing}
             <b>{option.name}</b>
             {option.about && <span>{option.about}</span>}
-          </label>
+          </Radio.Card>
         ))}
       </div>
-      {hint && <p className={css.hint}>{hint}</p>}
-    </fieldset>
+    </Radio.Group>
   );
 }

@@ -4,6 +4,18 @@ import { KitValue, filledKit } from './value';
 import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
 
 /** What fills a place best: its worth, by itself or for its money, and its net gain. */
+/** How a place is filled. */
+interface Look {
+  /** What stands beside it. */
+  kit: KitValue;
+  /** Money it may cost at most, minor units. */
+  room: number;
+  /** By worth for money instead of worth. */
+  byMoney: boolean;
+  /** What each candidate can come to at most: those that cannot lead are passed over, and what is found is noted here. */
+  most: Float64Array;
+}
+
 interface Best {
   index: number;
   worth: number;
@@ -103,18 +115,8 @@ export class Chooser {
     return (this.costs[index] ?? 0) + extra;
   }
 
-  /**
-   * The best filling of one place beside the rest, by worth or by worth for money. `most`: what each candidate can come to at most; those that
-   * cannot lead are passed over, and what is found is noted there.
-   */
-  private bestFor(
-    choice: Choice,
-    place: number,
-    kit: KitValue,
-    room: number,
-    byMoney: boolean,
-    most: Float64Array,
-  ): Best {
+  /** The best filling of one place beside the rest. */
+  private bestFor(choice: Choice, place: number, { kit, room, byMoney, most }: Look): Best {
     const { candidates, places, scale } = this.problem;
     const fits = places[place]?.fits ?? [];
     const best: Best = { index: -1, worth: -Infinity, net: -Infinity };
@@ -170,7 +172,12 @@ export class Chooser {
       places.forEach((place, p) => {
         if ((choice[p] ?? -1) >= 0 || (mustFill && !place.required) || seen.has(place.fits)) return;
         seen.add(place.fits);
-        const found = this.bestFor(choice, p, kit, budgetMinor - spent - this.reserved(choice, p), byMoney, most);
+        const found = this.bestFor(choice, p, {
+          kit,
+          room: budgetMinor - spent - this.reserved(choice, p),
+          byMoney,
+          most,
+        });
         if (found.index >= 0 && (mustFill || found.net > EPSILON) && found.worth > best.worth)
           best = { place: p, ...found };
       });
@@ -211,7 +218,7 @@ export class Chooser {
           const net = g + gain - (this.costs[i] ?? 0);
           return net > nowNet ? net : -Infinity;
         });
-        const best = this.bestFor(choice, p, kit, room, false, most);
+        const best = this.bestFor(choice, p, { kit, room, byMoney: false, most });
         const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
         const better =
           best.index >= 0 &&

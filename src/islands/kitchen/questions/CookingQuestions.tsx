@@ -1,5 +1,5 @@
 import { BOUNDS } from '../../../core/formats/kitchenBounds';
-import { Chip } from '@mantine/core';
+import { Chip, SegmentedControl } from '@mantine/core';
 import { cuisineNames } from '../../../../data/names';
 import { Question } from '../../questions/Question';
 import { Field, Figure } from '../../shared/Field';
@@ -80,20 +80,13 @@ function Shares({ cuisines, onShare }: { cuisines: Cuisines; onShare: (id: strin
         return (
           <div key={id} className={css.share}>
             <span>{name}</span>
-            <span role="radiogroup" aria-label={`How much ${name}`} className={css.often}>
-              {OFTEN.map((each) => (
-                <label key={each.share} data-on={nearest(share) === each.share || undefined}>
-                  <input
-                    type="radio"
-                    className="visually-hidden"
-                    name={`share-${id}`}
-                    checked={nearest(share) === each.share}
-                    onChange={() => onShare(id, each.share)}
-                  />
-                  {each.label}
-                </label>
-              ))}
-            </span>
+            <SegmentedControl
+              size="xs"
+              aria-label={`How much ${name}`}
+              value={String(nearest(share))}
+              data={OFTEN.map((each) => ({ value: String(each.share), label: each.label }))}
+              onChange={(value) => onShare(id, Number(value))}
+            />
           </div>
         );
       })}
