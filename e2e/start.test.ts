@@ -60,7 +60,7 @@ function script(command: readonly string[], env: Record<string, string> = {}, cw
     });
   return { child, done, says };
 }
-const ours = (name: string, ...args: string[]) => [process.execPath, join(root, 'scripts', `${name}.mjs`), ...args];
+const ours = (name: string, ...args: string[]) => [process.execPath, join(root, 'scripts', 'run.mjs'), name, ...args];
 
 /** Starts the application as npm start does; resolves with its process and the seconds it took. */
 async function start(command = ours('start')): Promise<{ child: ChildProcess; seconds: number }> {
@@ -240,7 +240,7 @@ test('what cannot work is told in one sentence, without a stack, and leaves noth
   cpSync(join(root, 'scripts'), join(checkout, 'scripts'), { recursive: true });
   writeFileSync(join(checkout, '.data'), '');
   const { code, output } = await script(
-    [process.execPath, join(checkout, 'scripts', 'start.mjs')],
+    [process.execPath, join(checkout, 'scripts', 'run.mjs'), 'start'],
     { PORT: '' },
     checkout,
   ).done;

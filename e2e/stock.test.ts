@@ -123,7 +123,8 @@ test('every edit is undone and done again, by keys and buttons, also from the ne
   const { url, id } = await newKitchen(page);
   await page.goto(`${url}/cooks`);
   await page.waitForSelector('svg[aria-label^="Drawn to scale"]');
-  const pick = async (name: string) => (await page.waitForSelector(`xpath///button[@role="radio"][.//b[text()="${name}"]]`))?.click();
+  const pick = async (name: string) =>
+    (await page.waitForSelector(`xpath///button[@role="radio"][.//b[text()="${name}"]]`))?.click();
   await pick('Trained');
   await saved(page);
   await new Promise((resolve) => setTimeout(resolve, 800));

@@ -14,13 +14,14 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { installDebian } from './debian.mjs';
 import { withLock } from './lock.mjs';
 import { checkoutName, dataFolder } from './paths.mjs';
 import { nextFree } from './ports.mjs';
-import { answers, dropStalePid, readRunning } from './postmaster.mjs';
+import { answers, dropStalePid, isAlive, readRunning } from './postmaster.mjs';
 import { ensureDatabase, urlsOf } from './roles.mjs';
-import { isAlive, pause, run } from './run.mjs';
+import { run } from './run.mjs';
 import { say, Stop } from './say.mjs';
 
 const FIRST_PORT = 54_320;

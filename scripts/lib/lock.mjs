@@ -1,70 +1,41 @@
-import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { isAlive, pause } from './run.mjs';
-import { say } from './say.mjs';
+import { say, Stop } from './say.mjs';
 
-/** The holder touches its lock this often; one left untouched for so long is held by nobody, ms. */
-const TOUCHED_EVERY = 1_000;
-const STALE_AFTER = 15_000;
+/** What flock is told to end with where somebody else holds the lock. */
+const HELD = 75;
 
-/**
- * Runs work while holding a lock file, so that two commands preparing the same checkout take turns. A lock whose holder is dead hinders nobody; one
- * that is empty, or names a stranger, only until it has lain untouched for a while.
- */
+/** Takes a lock by util-linux's flock; null where it is held and was not to be waited for. Closing its input gives it back, as does the end of this process. */
+async function take(file, how) {
+  const holder = spawn('flock', [...how, file, 'sh', '-c', 'echo taken; exec cat'], {
+    stdio: ['pipe', 'pipe', 'inherit'],
+    // Ctrl-C reaches only the command itself, which gives the lock back when it is done
+    detached: true,
+  });
+  const [told] = await Promise.race([once(holder.stdout, 'data'), once(holder, 'exit')]).catch((error) => {
+    throw new Stop(`flock, of util-linux, could not be started: ${error.message}`);
+  });
+  if (holder.exitCode === HELD) return null;
+  if (typeof told === 'number') throw new Stop(`flock could not lock ${file} (${told}).`);
+  return async () => {
+    holder.stdin.end();
+    await once(holder, 'exit');
+  };
+}
+
+/** Runs work while holding a lock file, so that two commands preparing the same checkout take turns. */
 export async function withLock(file, work) {
   mkdirSync(dirname(file), { recursive: true });
-  for (let told = false; ;) {
-    try {
-      writeFileSync(file, String(process.pid), { flag: 'wx' });
-      break;
-    } catch (error) {
-      if (error.code !== 'EEXIST') throw error;
-      const seen = holderOf(file);
-      if (seen !== null && !seen.held) takeAway(file, seen);
-      else if (seen !== null) {
-        if (!told) say('  waiting for another command to finish preparing…');
-        told = true;
-        await pause(300);
-      }
-    }
+  let giveBack = await take(file, ['--nonblock', '--conflict-exit-code', String(HELD)]);
+  if (!giveBack) {
+    say('  waiting for another command to finish preparing…');
+    giveBack = await take(file, []);
   }
-  const touch = setInterval(() => {
-    try {
-      utimesSync(file, new Date(), new Date());
-    } catch {
-      // a lock taken away from us is noticed by nobody but the next command
-    }
-  }, TOUCHED_EVERY);
   try {
     return await work();
   } finally {
-    clearInterval(touch);
-    if (holderOf(file)?.text === String(process.pid)) rmSync(file, { force: true });
+    await giveBack();
   }
-}
-
-/** What a lock says and whether anyone holds it; null when it is gone. */
-function holderOf(file) {
-  try {
-    const { mtimeMs, ino } = statSync(file);
-    const text = readFileSync(file, 'utf8').trim();
-    const pid = Number(text);
-    const isDead = Number.isInteger(pid) && pid > 1 && !isAlive(pid);
-    return { text, ino, held: !isDead && Date.now() - mtimeMs < STALE_AFTER };
-  } catch (error) {
-    if (error.code === 'ENOENT') return null;
-    throw error;
-  }
-}
-
-/** Takes a lock away that nobody holds; where another command has just put its own there, that one is put back. */
-function takeAway(file, seen) {
-  const aside = `${file}.${process.pid}.stale`;
-  try {
-    renameSync(file, aside);
-    if (statSync(aside).ino !== seen.ino) linkSync(aside, file);
-  } catch {
-    // somebody else was quicker
-  }
-  rmSync(aside, { force: true });
 }

@@ -1,8 +1,9 @@
+import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { root } from './paths.mjs';
-import { run } from './run.mjs';
 import { say, Stop } from './say.mjs';
 
 const LEAST = [20, 10];
@@ -24,6 +25,10 @@ export async function ensurePackages() {
   const stamp = join(root, 'node_modules', '.installed-from');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('• installing packages (npm ci)…');
-  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root });
+  await promisify(execFile)('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root }).catch(
+    (error) => {
+      throw new Stop(`The packages could not be installed:\n${error.message.trim().split('\n').slice(-25).join('\n')}`);
+    },
+  );
   writeFileSync(stamp, wanted);
 }

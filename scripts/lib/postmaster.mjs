@@ -2,7 +2,16 @@
 import { readFileSync, readlinkSync, realpathSync, rmSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
-import { isAlive } from './run.mjs';
+
+/** Whether a process lives. */
+export function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return error.code === 'EPERM';
+  }
+}
 
 /** Whether something listens on a loopback port. */
 export function answers(port) {

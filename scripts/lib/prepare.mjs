@@ -4,7 +4,6 @@ import { backUpBefore } from './backups.mjs';
 import { ensureBuild } from './build.mjs';
 import { databasePrograms, openDatabase } from './cluster.mjs';
 import { withLock } from './lock.mjs';
-import { checkNode, ensurePackages } from './packages.mjs';
 import { dataFolder, root } from './paths.mjs';
 import { psql } from './roles.mjs';
 import { run } from './run.mjs';
@@ -63,13 +62,11 @@ export async function bringUpToDate({ bin, ownerUrl, adminUrl }, cluster) {
 }
 
 /**
- * Everything a server needs: packages, database (migrated and filled) and build. Idempotent; safe beside another command doing the same.
+ * Everything a server needs: database (migrated and filled) and build. Idempotent; safe beside another command doing the same.
  * What must be stopped at the end is added to `stops` as soon as it runs; with `keep` the database is brought back whenever it dies.
  */
 export async function prepare({ cluster, database, stops, keep = false }) {
-  checkNode();
   return withLock(join(dataFolder, 'preparing.lock'), async () => {
-    await ensurePackages();
     const opened = await openFor(cluster, database, { stops, keep });
     await bringUpToDate(opened, cluster);
     return { ...opened, entry: await ensureBuild() };

@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process';
 import { createWriteStream, mkdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { root } from './paths.mjs';
-import { pause } from './run.mjs';
 import { Stop } from './say.mjs';
 
 const SERVER_PROCESS = join(root, 'scripts', 'lib', 'server-process.mjs');

@@ -4,15 +4,14 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
-import { dataFolder } from './lib/paths.mjs';
-import { nextFree } from './lib/ports.mjs';
-import { prepare } from './lib/prepare.mjs';
-import { pause } from './lib/run.mjs';
-import { main, say } from './lib/say.mjs';
-import { serve } from './lib/serve.mjs';
-import { User } from './lib/soak/client.mjs';
-import { oddRequest, randomFrom } from './lib/soak/fuzz.mjs';
-import { withStops } from './lib/stops.mjs';
+import { setTimeout as pause } from 'node:timers/promises';
+import { dataFolder } from '../lib/paths.mjs';
+import { nextFree } from '../lib/ports.mjs';
+import { prepare } from '../lib/prepare.mjs';
+import { say } from '../lib/say.mjs';
+import { serve } from '../lib/serve.mjs';
+import { User } from '../lib/soak/client.mjs';
+import { oddRequest, randomFrom } from '../lib/soak/fuzz.mjs';
 
 const USERS = 200;
 const A_SECOND = 60;
@@ -205,16 +204,14 @@ async function round(stops) {
   return { users, calm };
 }
 
-await main(() =>
-  withStops(async (stops) => {
-    const small = smallDisk();
-    if (small) stops.push(async () => void spawnSync('umount', ['-l', place]));
-    const { users, calm } = await round(stops);
-    if (small && existsSync(join(place, 'cluster'))) {
-      say('• a full disk…');
-      await fullDisk(users, calm);
-    } else say('• a full disk: not tried, this user may not mount a small file system');
-    say(missed.length === 0 ? '\nEvery bar holds.' : `\nMissed: ${missed.join('; ')}.`);
-    process.exitCode = missed.length === 0 ? 0 : 1;
-  }),
-);
+export default async function (stops) {
+  const small = smallDisk();
+  if (small) stops.push(async () => void spawnSync('umount', ['-l', place]));
+  const { users, calm } = await round(stops);
+  if (small && existsSync(join(place, 'cluster'))) {
+    say('• a full disk…');
+    await fullDisk(users, calm);
+  } else say('• a full disk: not tried, this user may not mount a small file system');
+  say(missed.length === 0 ? '\nEvery bar holds.' : `\nMissed: ${missed.join('; ')}.`);
+  process.exitCode = missed.length === 0 ? 0 : 1;
+}

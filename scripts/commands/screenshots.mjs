@@ -1,13 +1,12 @@
 // npm run screenshots: takes the README's pictures from the sample kitchens into docs/screenshots.
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureChromium } from './lib/chromium.mjs';
-import { dataFolder, root } from './lib/paths.mjs';
-import { nextFree } from './lib/ports.mjs';
-import { prepare } from './lib/prepare.mjs';
-import { main, say } from './lib/say.mjs';
-import { serve } from './lib/serve.mjs';
-import { withStops } from './lib/stops.mjs';
+import { ensureChromium } from '../lib/chromium.mjs';
+import { dataFolder, root } from '../lib/paths.mjs';
+import { nextFree } from '../lib/ports.mjs';
+import { prepare } from '../lib/prepare.mjs';
+import { say } from '../lib/say.mjs';
+import { serve } from '../lib/serve.mjs';
 
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };
@@ -133,41 +132,39 @@ async function scrollToRoll(page) {
   await page.$eval('section[aria-label="Coverage and money"]', (e) => e.scrollIntoView());
 }
 
-await main(() =>
-  withStops(async (stops) => {
-    await ensureChromium();
-    const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_pictures', stops });
-    const { onceAlive, openBrowser } = await import('./lib/browser.mjs');
-    const log = join(dataFolder, 'test', 'log', 'screenshots.log');
-    const server = await serve(entry, { databaseUrl: url, port: await nextFree(4700), log });
-    stops.push(server.stop);
-    const { browser, close } = await openBrowser();
-    stops.push(close);
-    mkdirSync(folder, { recursive: true });
-    for (const { name, view, sample, act, dark, path = '/' } of PICTURES) {
-      if (only.length > 0 && !only.includes(name)) continue;
-      const context = await browser.createBrowserContext();
-      const page = await context.newPage();
-      onceAlive(page);
-      page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
-      await page.setViewport(view);
-      await page.emulateMediaFeatures([
-        { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
-        { name: 'prefers-reduced-motion', value: 'reduce' },
-      ]);
-      await page.goto(server.address + path, { waitUntil: 'networkidle0' });
-      if (sample) {
-        const button = await page.waitForSelector(`xpath///button[contains(., "${sample}")]`);
-        await Promise.all([page.waitForNavigation(), button.click()]);
-        await page.waitForSelector('section[aria-label="Your knife roll"] svg');
-        await page.waitForNetworkIdle();
-        await new Promise((resolve) => setTimeout(resolve, 2500));
-      }
-      await act?.(page);
-      await page.evaluate(() => document.fonts.ready);
-      await page.screenshot({ path: join(folder, `${name}.png`) });
-      say(`• ${name}.png`);
-      await context.close();
+export default async function (stops) {
+  await ensureChromium();
+  const { url, entry } = await prepare({ cluster: 'test', database: 'scabbard_pictures', stops });
+  const { onceAlive, openBrowser } = await import('../lib/browser.mjs');
+  const log = join(dataFolder, 'test', 'log', 'screenshots.log');
+  const server = await serve(entry, { databaseUrl: url, port: await nextFree(4700), log });
+  stops.push(server.stop);
+  const { browser, close } = await openBrowser();
+  stops.push(close);
+  mkdirSync(folder, { recursive: true });
+  for (const { name, view, sample, act, dark, path = '/' } of PICTURES) {
+    if (only.length > 0 && !only.includes(name)) continue;
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    onceAlive(page);
+    page.on('console', (message) => message.type() === 'error' && say(`  ${name}: ${message.text()}`));
+    await page.setViewport(view);
+    await page.emulateMediaFeatures([
+      { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+    ]);
+    await page.goto(server.address + path, { waitUntil: 'networkidle0' });
+    if (sample) {
+      const button = await page.waitForSelector(`xpath///button[contains(., "${sample}")]`);
+      await Promise.all([page.waitForNavigation(), button.click()]);
+      await page.waitForSelector('section[aria-label="Your knife roll"] svg');
+      await page.waitForNetworkIdle();
+      await new Promise((resolve) => setTimeout(resolve, 2500));
     }
-  }),
-);
+    await act?.(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    say(`• ${name}.png`);
+    await context.close();
+  }
+}
