@@ -4,7 +4,7 @@ import type { Remote } from 'comlink';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { useCallback, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
-import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { KitchenFile, OwnedFile } from '../../core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -125,12 +125,15 @@ function keyOf(step: PlanStep, at: number, all: readonly PlanStep[]): string {
 function useOpenStep(steps: readonly PlanStep[]) {
   const [open, setOpen] = useState<string | null>(null);
   const step = steps.find((each, i, all) => keyOf(each, i, all) === open) ?? null;
-  const openAt = (order: number) => {
-    const at = steps.findIndex((each) => each.order === order);
-    const pressed = steps[at];
-    const key = pressed ? keyOf(pressed, at, steps) : null;
-    setOpen(key === open ? null : key);
-  };
+  const openAt = useCallback(
+    (order: number) => {
+      const at = steps.findIndex((each) => each.order === order);
+      const pressed = steps[at];
+      const key = pressed ? keyOf(pressed, at, steps) : null;
+      setOpen((now) => (key === now ? null : key));
+    },
+    [steps],
+  );
   const close = useCallback(() => {
     const order = step?.order;
     setOpen(null);
@@ -142,6 +145,7 @@ function useOpenStep(steps: readonly PlanStep[]) {
 }
 
 const NO_STEPS: readonly PlanStep[] = [];
+const NO_KNIVES: OwnedFile[] = [];
 
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
@@ -208,7 +212,7 @@ interface AnsweredProps extends QuestionProps {
 function Answered({ id, kitchen, update, worker, answer, planner, opened, story }: AnsweredProps) {
   const { plan, owned, served, final } = answer;
   const { catalogue, gap, stop, sure } = planner;
-  const ownedFile = kitchen.owned ?? [];
+  const ownedFile = kitchen.owned ?? NO_KNIVES;
   const [arranging, setArranging] = useState(false);
   return (
     <>

@@ -1,4 +1,5 @@
 import { useMediaQuery } from '@mantine/hooks';
+import { memo } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
@@ -66,7 +67,7 @@ function scaleOf(pockets: readonly PocketContent[], narrow: boolean): Scale {
 }
 
 /** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
-export function Roll(props: Props) {
+export const Roll = memo(function Roll(props: Props) {
   const { plan, open, onOpen } = props;
   const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
   const groups = groupsOf(props);
@@ -102,7 +103,7 @@ export function Roll(props: Props) {
       )}
     </section>
   );
-}
+});
 
 function titleOf(name: string, lengthMm: number | null, type: string | null): string {
   if (lengthMm === null) return name;

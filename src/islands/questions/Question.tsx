@@ -1,9 +1,10 @@
-import { Chip, NativeSelect, Switch } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { NativeSelect, Switch } from '@mantine/core';
+import { useCallback, type ReactNode } from 'react';
 import { asOptions } from '../shared/choices';
 import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
 import { Picks } from '../shared/Picks';
 import css from '../shared/Questions.module.css';
+import { ToggleChip } from '../shared/ToggleChip';
 import type { QuestionProps } from '../shared/useKitchen';
 import { type AnyOf, type OneOf, type QuestionId, QUESTIONS } from './questions';
 
@@ -107,18 +108,15 @@ const labelled = (...lists: readonly OneOf['answers'][]) =>
 
 function Several({ asked, label, kitchen, update }: QuestionProps & { asked: AnyOf; label: string }) {
   const chosen = asked.value(kitchen);
+  const toggle = useCallback(
+    (value: string, on: boolean) => update((file) => asked.answered(file, value, on)),
+    [asked, update],
+  );
   return (
     <Field label={label}>
       <div className={css.chips}>
         {asked.answers.map(({ value, name }) => (
-          <Chip
-            key={value}
-            size="sm"
-            checked={chosen.includes(value)}
-            onChange={(on) => update((file) => asked.answered(file, value, on))}
-          >
-            {name}
-          </Chip>
+          <ToggleChip key={value} {...{ value, name }} on={chosen.includes(value)} onToggle={toggle} />
         ))}
       </div>
     </Field>

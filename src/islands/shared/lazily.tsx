@@ -1,15 +1,15 @@
-import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { memo, useEffect, useState, type ComponentType, type ReactNode } from 'react';
 
 /**
  * A part of a page whose code comes when it is first shown; `waiting` stands there until then. Where it cannot be fetched, as while the server is
- * away, the rest of the page stays and the part can be tried again.
+ * away, the rest of the page stays and the part can be tried again. It is drawn anew only for what it is given.
  */
 export function lazily<P extends object>(
   fetchPart: () => Promise<{ default: ComponentType<P> }>,
   waiting: ReactNode = null,
 ): ComponentType<P> {
   let known: ComponentType<P> | null = null;
-  return function Lazily(props: P) {
+  function Lazily(props: P) {
     const [Part, setPart] = useState<ComponentType<P> | null>(() => known);
     const [attempt, setAttempt] = useState(0);
     const [failed, setFailed] = useState<number | null>(null);
@@ -37,5 +37,6 @@ export function lazily<P extends object>(
         </button>
       </p>
     );
-  };
+  }
+  return memo(Lazily) as ComponentType<P>;
 }

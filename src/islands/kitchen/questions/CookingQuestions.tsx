@@ -1,36 +1,43 @@
 import { BOUNDS } from '../../../core/formats/kitchenBounds';
-import { Chip, SegmentedControl } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
+import { memo, useCallback } from 'react';
 import { cuisineNames } from '../../../../data/names';
+import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { Question } from '../../questions/Question';
 import { Field, Figure } from '../../shared/Field';
+import { ToggleChip } from '../../shared/ToggleChip';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 
 const OFTEN = [
-  { share: 1, label: 'some' },
-  { share: 2, label: 'often' },
-  { share: 4, label: 'mostly' },
+  { value: '1', label: 'some' },
+  { value: '2', label: 'often' },
+  { value: '4', label: 'mostly' },
 ];
-const nearest = (share: number) =>
-  OFTEN.reduce((best, each) => (Math.abs(each.share - share) < Math.abs(best.share - share) ? each : best)).share;
+const nearest = (share: number) => (share >= 3 ? 4 : share >= 1.5 ? 2 : 1);
+
+/** A kitchen in which a cuisine has a share, or none. */
+const withShare =
+  (id: string, share: number | null) =>
+  (kitchen: KitchenFile): KitchenFile => {
+    const now = kitchen.cooking?.cuisines ?? [];
+    const known = now.some((c) => c.id === id);
+    const cuisines =
+      share === null
+        ? now.filter((c) => c.id !== id)
+        : known
+          ? now.map((c) => (c.id === id ? { id, share } : c))
+          : [...now, { id, share }];
+    return { ...kitchen, cooking: { ...kitchen.cooking, cuisines } };
+  };
 
 /** What is cooked, how often, and what is never eaten. `alone`: the dishes and tasks named one by one are on another page. */
 export default function CookingQuestions({ kitchen, update, alone = true }: QuestionProps & { alone?: boolean }) {
   const cooking = kitchen.cooking ?? {};
   const cuisines = cooking.cuisines ?? [];
   const asked = { kitchen, update };
-  const setShare = (id: string, share: number | null) =>
-    update((k) => {
-      const now = k.cooking?.cuisines ?? [];
-      const rest = now.filter((c) => c.id !== id);
-      const next =
-        share === null
-          ? rest
-          : now.some((c) => c.id === id)
-            ? now.map((c) => (c.id === id ? { id, share } : c))
-            : [...now, { id, share }];
-      return { ...k, cooking: { ...k.cooking, cuisines: next } };
-    });
+  const setShare = useCallback((id: string, share: number) => update(withShare(id, share)), [update]);
+  const choose = useCallback((id: string, on: boolean) => update(withShare(id, on ? 1 : null)), [update]);
   const more = (cooking.dishes?.length ?? 0) + (cooking.tasks?.length ?? 0);
 
   return (
@@ -42,14 +49,9 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
         }
       >
         <div className={css.chips}>
-          {[...cuisineNames].map(([id, name]) => {
-            const chosen = cuisines.some((c) => c.id === id);
-            return (
-              <Chip key={id} size="sm" checked={chosen} onChange={(on) => setShare(id, on ? 1 : null)}>
-                {name}
-              </Chip>
-            );
-          })}
+          {[...cuisineNames].map(([id, name]) => (
+            <ToggleChip key={id} value={id} name={name} on={cuisines.some((c) => c.id === id)} onToggle={choose} />
+          ))}
         </div>
       </Field>
       {cuisines.length > 1 && <Shares cuisines={cuisines} onShare={setShare} />}
@@ -71,28 +73,36 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
 
 type Cuisines = NonNullable<NonNullable<QuestionProps['kitchen']['cooking']>['cuisines']>;
 
+interface ShareProps {
+  onShare: (id: string, share: number) => void;
+}
+
 /** How much of each cuisine there is against the others. */
-function Shares({ cuisines, onShare }: { cuisines: Cuisines; onShare: (id: string, share: number) => void }) {
+function Shares({ cuisines, onShare }: ShareProps & { cuisines: Cuisines }) {
   return (
     <Field label="How much of each">
-      {cuisines.map(({ id, share = 1 }) => {
-        const name = cuisineNames.get(id) ?? id;
-        return (
-          <div key={id} className={css.share}>
-            <span>{name}</span>
-            <SegmentedControl
-              size="xs"
-              aria-label={`How much ${name}`}
-              value={String(nearest(share))}
-              data={OFTEN.map((each) => ({ value: String(each.share), label: each.label }))}
-              onChange={(value) => onShare(id, Number(value))}
-            />
-          </div>
-        );
-      })}
+      {cuisines.map(({ id, share = 1 }) => (
+        <Share key={id} {...{ id, share, onShare }} />
+      ))}
     </Field>
   );
 }
+
+const Share = memo(function Share({ id, share, onShare }: ShareProps & { id: string; share: number }) {
+  const name = cuisineNames.get(id) ?? id;
+  return (
+    <div className={css.share}>
+      <span>{name}</span>
+      <SegmentedControl
+        size="xs"
+        aria-label={`How much ${name}`}
+        value={String(nearest(share))}
+        data={OFTEN}
+        onChange={(value) => onShare(id, Number(value))}
+      />
+    </div>
+  );
+});
 
 /** Guests besides those at table every day. */
 function Guests({ kitchen, update }: QuestionProps) {
