@@ -27,6 +27,21 @@ export interface Answer {
   proofChanged: string[];
 }
 
+/** A page nobody looks at is not painted: it is not waited for longer than this, ms. */
+const PAINTED_WITHIN = 120;
+
+/** Resolves once what is on its way to the screen is there. */
+const painted = () =>
+  new Promise<void>((resolve) => {
+    const timer = setTimeout(resolve, PAINTED_WITHIN);
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        clearTimeout(timer);
+        resolve();
+      }),
+    );
+  });
+
 const NOTHING_YET = new Map<string, BladeModel>();
 
 /** How often each step stayed in the plans made again so far. */
@@ -63,6 +78,9 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, 
       setSure(null);
       setGap(null);
       setAnswer({ ...first, final: false, stopped: false, proofChanged: [] });
+      // one core does one thing at a time: what is known is shown before more is asked
+      await painted();
+      if (!current()) return;
       const better = await worker.thorough(proxy((left) => current() && setGap(left)));
       if (!current()) return;
       const proofChanged = better ? pocketsChanged(first.plan, better.plan) : [];

@@ -1,5 +1,5 @@
 import { BOUNDS } from '../../../core/formats/kitchenBounds';
-import { SegmentedControl } from '@mantine/core';
+import { Radio } from '@mantine/core';
 import { memo, useCallback } from 'react';
 import { cuisineNames } from '../../../../data/names';
 import type { KitchenFile } from '../../../core/formats/kitchenFile';
@@ -93,13 +93,19 @@ const Share = memo(function Share({ id, share, onShare }: ShareProps & { id: str
   return (
     <div className={css.share}>
       <span>{name}</span>
-      <SegmentedControl
-        size="xs"
+      <Radio.Group
         aria-label={`How much ${name}`}
         value={String(nearest(share))}
-        data={OFTEN}
         onChange={(value) => onShare(id, Number(value))}
-      />
+      >
+        <div className={css.often}>
+          {OFTEN.map(({ value, label }) => (
+            <Radio.Card key={value} value={value}>
+              {label}
+            </Radio.Card>
+          ))}
+        </div>
+      </Radio.Group>
     </div>
   );
 });
