@@ -32,6 +32,7 @@ const papers = {
   care: careOf(context, plan),
   names,
   withPrices: true,
+  language: 'en-GB',
 };
 
 describe('a plan goes out', () => {
@@ -88,6 +89,7 @@ describe('a plan goes out', () => {
     expect(one.subarray(0, 5).toString()).toBe('%PDF-');
     expect(one.equals(two)).toBe(true);
     expect(one.equals(await planSheets(papers, ['plan'], 'letter'))).toBe(false);
+    expect(one.equals(await planSheets({ ...papers, language: 'de' }, PAPER_KINDS, 'a4'))).toBe(false);
   });
 
   test('the care sheet names every knife that stays or is bought, with when it is due', () => {

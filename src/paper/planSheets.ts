@@ -26,6 +26,8 @@ export interface PlanPapers {
   care: readonly Care[];
   names: Names;
   withPrices: boolean;
+  /** How numbers and money are written, a BCP 47 tag. */
+  language: string;
 }
 
 /** Room for a drawing in the roll, mm of paper, and the least and greatest height of its row. */
@@ -33,7 +35,8 @@ const ROLL = { wide: 88, least: 12, most: 24 };
 /** A tool is drawn no larger than this, mm of paper. */
 const TOOL = 22;
 
-const percent = (share: number) => `${Math.round(100 * share)} %`;
+const percentIn = (language: string) => (share: number) =>
+  new Intl.NumberFormat(language, { style: 'percent' }).format(share);
 
 /** The sheets asked for, in one file. */
 export async function planSheets(papers: PlanPapers, kinds: readonly PaperKind[], paper: Paper): Promise<Buffer> {
@@ -52,7 +55,8 @@ export async function planSheets(papers: PlanPapers, kinds: readonly PaperKind[]
 
 function planPages(flow: Flow, papers: PlanPapers): void {
   const { plan, withPrices } = papers;
-  const money = moneyOf(plan);
+  const money = moneyOf(papers);
+  const percent = percentIn(papers.language);
   flow.text(plan.kitchen, { size: 22, bold: true, after: 1 });
   const { now, needs, all } = plan.coverage;
   flow.text(
@@ -72,9 +76,9 @@ function planPages(flow: Flow, papers: PlanPapers): void {
 }
 
 const moneyOf =
-  ({ currency }: Plan) =>
+  ({ plan: { currency }, language }: PlanPapers) =>
   (amount: number): string =>
-    showMoney(toMinor(amount, currency), currency);
+    showMoney(toMinor(amount, currency), currency, language);
 
 function list(flow: Flow, title: string, items: readonly string[]): void {
   if (items.length === 0) return;
@@ -119,12 +123,13 @@ function roll(flow: Flow, papers: PlanPapers): void {
   }
 }
 
-function wordsOf(step: PlanStep, { names, plan, withPrices }: PlanPapers): { title: string; below: string } {
+function wordsOf(step: PlanStep, papers: PlanPapers): { title: string; below: string } {
+  const { names, plan, withPrices } = papers;
   const kind = step.type && step.lengthMm !== null ? names.type(step.type) : step.name;
   const long = step.lengthMm === null ? '' : `, ${Math.round(step.lengthMm)} mm`;
   const points = `adds ${(100 * step.gain).toFixed(step.gain >= 0.02 ? 0 : 1)} points`;
   const sums = [
-    ...(withPrices && step.action !== 'retire' ? [moneyOf(plan)(step.price)] : []),
+    ...(withPrices && step.action !== 'retire' ? [moneyOf(papers)(step.price)] : []),
     ...(step.upkeep ? ['keeps the kit'] : step.action === 'retire' ? [] : [points]),
     ...(plan.steps.some(({ month }) => month > 1) ? [`month ${step.month}`] : []),
   ].join(' · ');
@@ -221,7 +226,7 @@ function shoppingPage(flow: Flow, papers: PlanPapers): void {
     flow.sheets.box(flow.left, flow.y + 0.6, 3.6, 3.6);
     if (withPrices)
       flow.sheets.text(
-        item.priceUpTo === null ? moneyOf(plan)(item.price) : `up to ${moneyOf(plan)(item.priceUpTo)}`,
+        item.priceUpTo === null ? moneyOf(papers)(item.price) : `up to ${moneyOf(papers)(item.priceUpTo)}`,
         flow.left + flow.wide - 34,
         flow.y,
         { size: 10.5, wide: 34, align: 'right' },

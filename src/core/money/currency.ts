@@ -100,17 +100,17 @@ export function inLanguage<T>(tag: string, work: () => T): T {
 }
 
 /**
- * Minor units as people write them, in the language of {@link writeMoneyIn}.
+ * Minor units as people write them, in the language (a BCP 47 tag) of {@link writeMoneyIn} or in one of its own.
  *
  * @example showMoney(950, 'EUR') // '€9.50'
  */
-export function showMoney(minor: number, currency: string): string {
+export function showMoney(minor: number, currency: string, tag = language): string {
   const amount = fromMinor(minor, currency);
   const digits = Number.isInteger(amount) ? 0 : minorDigits(currency);
-  const key = `${language} ${currency}${digits}`;
+  const key = `${tag} ${currency}${digits}`;
   let formatter = formatters.get(key);
   if (!formatter) {
-    formatter = new Intl.NumberFormat(language, {
+    formatter = new Intl.NumberFormat(tag, {
       style: 'currency',
       currency,
       currencyDisplay: 'narrowSymbol',

@@ -11,19 +11,23 @@ export const minutes = (value: number) => (value >= 2 ? String(Math.round(value)
 /** The language whose numbers, money and dates this browser is used to. */
 const LANGUAGE = typeof window === 'undefined' ? 'en-GB' : navigator.language;
 writeMoneyIn(LANGUAGE);
-const shares = new Intl.NumberFormat(LANGUAGE, { style: 'percent', maximumFractionDigits: 0 });
-const days = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium' });
-const moments = new Intl.DateTimeFormat(LANGUAGE, { dateStyle: 'medium', timeStyle: 'short' });
-
 /** What parts whole numbers from decimals where this browser is at home. */
 export const DECIMAL =
   new Intl.NumberFormat(LANGUAGE).formatToParts(0.5).find(({ type }) => type === 'decimal')?.value ?? '.';
 
-/** A share as a whole percentage. */
-export const percent = (share: number) => shares.format(Math.round(share * 100) / 100);
-/** A day, and a moment, as this browser writes them. */
-export const day = (date: Date | string) => days.format(new Date(date));
-export const moment = (date: Date | string) => moments.format(new Date(date));
+/** How readers of a language (a BCP 47 tag) write shares, as whole percentages, days, moments and money. */
+export function writingIn(tag: string) {
+  const shares = new Intl.NumberFormat(tag, { style: 'percent', maximumFractionDigits: 0 });
+  const days = new Intl.DateTimeFormat(tag, { dateStyle: 'medium' });
+  const moments = new Intl.DateTimeFormat(tag, { dateStyle: 'medium', timeStyle: 'short' });
+  return {
+    percent: (share: number) => shares.format(Math.round(share * 100) / 100),
+    day: (date: Date | string) => days.format(new Date(date)),
+    moment: (date: Date | string) => moments.format(new Date(date)),
+    /** A decimal amount, without needless zeros. */
+    money: (amount: number, currency: string) => showMoney(toMinor(amount, currency), currency, tag),
+  };
+}
 
-/** A decimal amount in its currency, without needless zeros. */
-export const money = (amount: number, currency: string): string => showMoney(toMinor(amount, currency), currency);
+/** Shares, days, moments and money as this browser writes them. */
+export const { percent, day, moment, money } = writingIn(LANGUAGE);

@@ -6,10 +6,9 @@ import type { PlanStep } from '../../core/formats/planFile';
 import type { ShownPlan } from '../../core/formats/shownPlan';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
 import { STEP_WORDS } from '../../core/formats/stepWords';
-import { showMoney, toMinor } from '../../core/money/currency';
 import { placedDrawing } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
-import { day, percent, taskName, typeName } from '../shared/words';
+import { taskName, typeName, writingIn } from '../shared/words';
 import css from './ShownPlanView.module.css';
 
 /** A tool is drawn no larger than this beside the knives, mm. */
@@ -36,10 +35,19 @@ function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: P
   );
 }
 
+interface Props {
+  shown: ShownPlan;
+  on: Date;
+  until: Date;
+  /** What its reader's browser asks for, a BCP 47 tag. */
+  language: string;
+}
+
 /** A plan for whoever has its link: rendered once, on the server; it needs no script to read. */
-export function ShownPlanView({ shown, on, until }: { shown: ShownPlan; on: Date; until: Date }) {
+export function ShownPlanView({ shown, on, until, language }: Props) {
   const { plan, blades, withPrices } = shown;
-  const money = (amount: number) => showMoney(toMinor(amount, plan.currency), plan.currency);
+  const { percent, day, money: write } = writingIn(language);
+  const money = (amount: number) => write(amount, plan.currency);
   const bladeOf = (step: PlanStep) => blades.find(({ id }) => id === step.model) ?? usualBlade(step);
   const wide = Math.max(200, ...plan.steps.flatMap((step) => bladeOf(step) ?? []).map(overallMm));
   const groups = [

@@ -3,6 +3,7 @@ import { reference } from '../../../data/reference';
 import { planSheets } from '../../paper/planSheets';
 import { readCatalogueModels } from '../../server/catalogue';
 import { answering, readBody } from '../../server/http';
+import { languageOf } from '../../server/language';
 
 /** A plan as a PDF: its sheets, the shopping list and the care sheet, as asked for. Nothing is stored. */
 export const POST = answering(async ({ request, locals }: APIContext) => {
@@ -13,7 +14,7 @@ export const POST = answering(async ({ request, locals }: APIContext) => {
     task: (id: string) => reference.tasks.get(id)?.name ?? id,
   };
   const blades = new Map(models.map((model) => [model.id, model]));
-  const bytes = await planSheets({ ...rest, plan, blades, names }, kinds, paper);
+  const bytes = await planSheets({ ...rest, plan, blades, names, language: languageOf(request.headers) }, kinds, paper);
   return new Response(new Uint8Array(bytes), {
     headers: { 'content-type': 'application/pdf', 'cache-control': 'no-store' },
   });
