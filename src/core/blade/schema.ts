@@ -12,6 +12,8 @@ export const bladeTypeSchema = z.strictObject({
   role: z.enum(ROLES),
   /** A knife of the trade that few shops show and few hands know. */
   seldom: z.literal(true).optional(),
+  /** The handle it usually has; a western one where none is named. */
+  usualHandle: z.enum(HANDLE_STYLES).optional(),
   blurb: z.string(),
   lengthMm: pair,
   usualLengthMm: z.number(),

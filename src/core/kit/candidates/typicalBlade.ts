@@ -20,6 +20,7 @@ export function typicalBlade(
   const spineTipMm = middle(type.spineTipMm);
   const small = type.heelHeightMm[1] <= TYPICAL.smallHeel.value;
   const handle = small ? TYPICAL.small : TYPICAL.large;
+  const handleStyle = type.usualHandle ?? 'western';
   return {
     id: `typical-${type.id}`,
     maker: 'Unknown',
@@ -45,13 +46,13 @@ export function typicalBlade(
     serration,
     serrationPitchMm: serration === 'none' ? 0 : small ? TYPICAL.pitchSmall.value : TYPICAL.pitch.value,
     surface: 'polished',
-    handleStyle: 'western',
+    handleStyle,
     handleLengthMm: handle.handleLength.value,
     handleHeightMm: handle.handleHeight.value,
     handleThicknessMm: handle.handleThickness.value,
     handleOffsetMm: 0,
-    handleHanded: 'either',
-    tang: 'full',
+    handleHanded: handleStyle === 'd-shape' ? hand : 'either',
+    tang: handleStyle === 'western' || handleStyle === 'folding' ? 'full' : 'hidden',
     bolster: 'none',
     easedSpine: true,
     weightG: along(type.weightG),
