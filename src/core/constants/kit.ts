@@ -131,6 +131,7 @@ export const GUIDANCE = {
   ),
   mainLeast: c(0.25, 'share', 'of the money for knives: a main knife takes about half', 'handbook'),
   serratedMost: c(0.2, 'share', 'the same of a serrated one, which is replaced', 'handbook'),
+  serratedDearEur: c(40, 'EUR', 'what a serrated one may cost in any kit', 'house judgement'),
   dearForRoughEur: c(150, 'EUR', 'dear for rough, shared use', 'handbook'),
   dearForRareEur: c(60, 'EUR', 'dear for what is hardly used', 'house judgement'),
   rareMinutes: c(10, 'min a month', 'what counts as hardly', 'house judgement'),

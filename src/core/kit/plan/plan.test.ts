@@ -61,6 +61,12 @@ describe('what someone experienced would say', () => {
     expect(three.some((s) => is(s, SMALL))).toBe(true);
     const serrated = three.find((s) => is(s, SERRATED));
     expect(serrated?.price).toBeLessThan(main?.price ?? 0);
+    // what an everyday bread knife costs is not much; what a dear one costs beside a cheap main knife is
+    const said = (must: string[]) => plan({ cooks: [{ experience: 'new' }], budget: { total: 95 }, limits: { must } });
+    expect(said([]).warnings.join(' ')).not.toMatch(/is much for something that is replaced/);
+    expect(said(['ploverdale-bread-260-offset', 'quillback-santoku-180']).warnings.join(' ')).toMatch(
+      /€45 for a serrated knife is much for something that is replaced/,
+    );
     expect(needs(p).length).toBeGreaterThanOrEqual(2);
     expect(needs(p).length).toBeLessThanOrEqual(4);
   });

@@ -1,5 +1,5 @@
 import { GUIDANCE } from '../../constants';
-import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor, showMoney, toMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
 import { minutesServed } from './assignment';
@@ -57,6 +57,10 @@ function askedInVain({ kitchen, models, reference }: PlanningContext, steps: rea
     .map((id) => reference.types.get(id)?.name ?? models.find((m) => m.id === id)?.name ?? id);
 }
 
+/** Euro in minor units of another currency. */
+const inCurrency = (euro: number, currency: string): number =>
+  convertMinor(toMinor(euro, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
+
 function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): string[] {
   const { kitchen } = context;
   const money = (minor: number) => showMoney(minor, kitchen.currency);
@@ -78,9 +82,10 @@ function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): s
   const serrated = bought
     .filter((s) => s.type?.role === 'serrated')
     .reduce((most, s) => Math.max(most, s.priceMinor), 0);
-  if (main > 0 && serrated > GUIDANCE.serratedMost.value * total && serrated > main / 2)
+  const dearSerrated = inCurrency(GUIDANCE.serratedDearEur.value, kitchen.currency);
+  if (main > 0 && serrated > Math.max(dearSerrated, GUIDANCE.serratedMost.value * total, main / 2))
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
-  const dear = convertMinor(GUIDANCE.dearForRareEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency);
+  const dear = inCurrency(GUIDANCE.dearForRareEur.value, kitchen.currency);
   const minutes = minutesServed(context, steps);
   steps.forEach(({ action, blade, priceMinor }, i) => {
     const aMonth = ((minutes[i] ?? 0) * 52) / 12;
@@ -89,10 +94,7 @@ function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): s
         `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
       );
   });
-  if (
-    kitchen.habits.roughUse &&
-    main > convertMinor(GUIDANCE.dearForRoughEur.value * 100, CATALOGUE_CURRENCY, kitchen.currency)
-  )
+  if (kitchen.habits.roughUse && main > inCurrency(GUIDANCE.dearForRoughEur.value, kitchen.currency))
     warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
   return warnings;
 }
