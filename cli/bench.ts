@@ -59,7 +59,9 @@ console.log(`traits of ${MODELS} models: ${(performance.now() - first).toFixed(1
 
 let sink = 0;
 const matrix = median(() => {
-  for (const blade of blades) for (const task of tasks) sink += score(blade, task, cooks);
+  // another cook each time: what has been scored for one is not scored again
+  const other = cooks.map((cook) => ({ ...cook }));
+  for (const blade of blades) for (const task of tasks) sink += score(blade, task, other);
 });
 const cells = MODELS * TASKS;
 console.log(

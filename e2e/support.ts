@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { afterAll } from 'vitest';
+import { afterAll, onTestFailed } from 'vitest';
 import { z } from '../src/core/zod';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 import { onceAlive, openBrowser } from '../scripts/lib/browser.mjs';
 
 /** Address of the server that npm test started. */
@@ -26,7 +26,29 @@ export async function visitor(browser: Browser, width = 1280, height = 800): Pro
   page.on('pageerror', (error) => errors.push(String(error)));
   await page.setViewport({ width, height });
   onceAlive(page);
+  tellWhenFailing(page, errors);
   return { page, errors };
+}
+
+/** A test that fails tells where its page stands: its address, what it waits for from the server, and what it shows, if it still answers. */
+function tellWhenFailing(page: Page, errors: readonly string[]): void {
+  const pending = new Set<HTTPRequest>();
+  page.on('request', (request) => pending.add(request));
+  for (const done of ['requestfinished', 'requestfailed'] as const) page.on(done, (request) => pending.delete(request));
+  const shows = () =>
+    Promise.race([
+      page.evaluate(() => document.body.innerText.replace(/\s+/g, ' ').slice(0, 800)),
+      new Promise<string>((resolve) => setTimeout(() => resolve('(it does not answer)'), 3000)),
+    ]);
+  const tell = async () => {
+    const waits = [...pending].map((request) => request.url()).join(', ') || 'nothing';
+    console.log(`${page.url()} waits for ${waits}; logged ${errors.join('; ') || 'nothing'}; shows: ${await shows()}`);
+  };
+  try {
+    onTestFailed(() => tell().catch((error: unknown) => console.log(String(error))));
+  } catch {
+    // a page opened before the tests tells nothing by itself
+  }
 }
 
 /** Presses the button whose text contains `text` and waits for the page it leads to. */

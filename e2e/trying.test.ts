@@ -25,8 +25,6 @@ const saved = (page: Page) =>
 test('by thumb, without a server once opened: a knife held in few taps is left, and the plan leaves it too', async () => {
   const { page, errors, kitchen } = await trying('hand', 390, 844);
   await page.waitForSelector('xpath///main//button[contains(., "Santoku")]');
-  // opened is what has come to rest
-  await page.waitForNetworkIdle();
   await page.setOfflineMode(true);
   let taps = 0;
   const thumb = async (words: string) => {

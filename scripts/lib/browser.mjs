@@ -30,7 +30,14 @@ export async function openBrowser() {
 /** What the server showed of a page has made room for the page that answers. */
 const isAlive = () => document.readyState !== 'loading' && !document.querySelector('[data-first]');
 
-/** Every way to another page in this window ends when that page answers; a reload waits for its navigation by itself. */
+/** What is worked out for a page has come; a page that goes on working is not waited for longer than this, ms. */
+const AT_REST_WITHIN = 8_000;
+const isAtRest = () => !document.querySelector('main progress');
+
+/**
+ * Every way to another page in this window ends when that page answers and its worker has: a browser that is being watched may hang where a page is left
+ * while its worker starts. A reload waits for its navigation by itself.
+ */
 export function onceAlive(page) {
   const failed = [];
   page.on('requestfailed', (request) => failed.push(`${request.url()} ${request.failure()?.errorText ?? ''}`));
@@ -44,6 +51,7 @@ export function onceAlive(page) {
           cause: error,
         });
       });
+      await page.waitForFunction(isAtRest, { polling: 50, timeout: AT_REST_WITHIN }).catch(() => undefined);
       return response;
     };
   }

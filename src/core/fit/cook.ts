@@ -1,4 +1,4 @@
-import { PEOPLE } from '../constants';
+import { FIT, PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../load/load';
 import { sliceLengthMm, wantedLength } from './wantedLength';
@@ -10,8 +10,8 @@ export interface CookContext {
   cook: Cook;
   board: Board;
   habits: Habits;
-  /** Total cutting, hours a week: long weeks tire. */
-  hoursPerWeek: number;
+  /** Cutting beyond what any arm bears, hours a week: long weeks tire. */
+  longHours: number;
   length: LengthBand;
   /** Longest edge drawn with ease through long food, mm. */
   sliceToMm: number;
@@ -36,13 +36,13 @@ export function workingCooks(cooks: readonly Cook[]): readonly Cook[] {
 /** One context per cook of the kitchen, in a canonical order so that the order of the file changes nothing. */
 export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): CookContext[] {
   const minutes = loads.reduce((sum, load) => sum + load.minutesPerWeek, 0);
-  const hoursPerWeek = minutes / 60 / Math.max(1, kitchen.cooksAtOnce);
+  const hours = minutes / 60 / Math.max(1, kitchen.cooksAtOnce);
   return workingCooks(kitchen.cooks)
     .map((cook) => ({
       cook,
       board: kitchen.board,
       habits: kitchen.habits,
-      hoursPerWeek,
+      longHours: Math.max(0, hours - FIT.mass.sessionHours.value),
       length: wantedLength(cook, kitchen, loads),
       shared: kitchen.cooksAtOnce >= PEOPLE.sharedFrom.value,
       sliceToMm: sliceLengthMm(cook, kitchen.board),
@@ -53,3 +53,19 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
 }
 
 const cookKey = (cook: Cook) => JSON.stringify({ ...cook, name: '' });
+
+/** Cooks met lately, the latest last, by all that is known of them. */
+const met = new Map<string, CookContext>();
+/** So many are remembered, with what was scored for them. */
+const MOST_MET = 16;
+
+/** The same object for an equal cook, so that what has been scored for it need not be scored again. */
+export function sameCook(context: CookContext): CookContext {
+  const key = JSON.stringify(context);
+  const known = met.get(key) ?? context;
+  met.delete(key);
+  met.set(key, known);
+  const [oldest] = met.keys();
+  if (met.size > MOST_MET && oldest !== undefined) met.delete(oldest);
+  return known;
+}

@@ -7,7 +7,7 @@ import { completeKitchen } from '../kitchen/kitchen';
 import type { KitchenFile } from '../formats/kitchenFile';
 import { taskLoads } from '../load/load';
 import { anyKitchen, anyTask, oddBlade } from '../testing/arbitrary';
-import { cookContexts } from './cook';
+import { cookContexts, sameCook } from './cook';
 import { taskModes } from './modes';
 import { edgeSafety } from './parts/care';
 import { clearance } from './parts/hold';
@@ -38,6 +38,28 @@ const vetoed = (blade: BladeModel, taskId: string, file: Partial<KitchenFile> = 
 const home = contexts();
 const first = home[0];
 if (!first) throw new Error('no cook');
+
+test('an equal cook is the same one, another hand or board is not; a week tires from its fourth hour on', () => {
+  const one = (file: Partial<KitchenFile> = {}) => {
+    const [cook] = contexts(file);
+    if (!cook) throw new Error('no cook');
+    return sameCook(cook);
+  };
+  expect(one()).toBe(one());
+  expect(one({ cooks: [{ handLengthMm: 199 }] })).not.toBe(one());
+  expect(one({ board: { material: 'glass' } })).not.toBe(one());
+  // seventeen others later it is made anew, and scores alike
+  const before = one();
+  for (let mm = 160; mm < 177; mm++) one({ cooks: [{ handLengthMm: mm }] });
+  expect(one()).not.toBe(before);
+  expect(one()).toEqual(before);
+  const hours = (times: number) =>
+    one({ cooking: { tasks: [{ id: 'onion-dice', times, per: 'week', amount: 20 }] } }).longHours;
+  const { minutes } = task('onion-dice');
+  expect(hours(1)).toBe(0);
+  expect(hours(60) - hours(50)).toBeCloseTo((10 * 20 * minutes) / 60, 6);
+  expect(hours(60)).toBeCloseTo((60 * 20 * minutes) / 60 - 3, 6);
+});
 
 test('what is worked out once for a blade serves every cook: a score is its explanation’s, whoever was scored before', () => {
   const blades = shippedModels.filter((_, i) => i % 9 === 0).map((blade) => bladeTraits(blade, reference));

@@ -120,6 +120,27 @@ function leftByTask(blade: BladeTraits, { task, modes }: PreparedTask, cook: Coo
   return left;
 }
 
+/** What has been worked out of a blade for a cook: what the groups of parts leave, and whole scores by task. */
+interface Known {
+  groups: Float64Array;
+  scores: Map<PreparedTask, number>;
+}
+
+/** What is known of each blade goes with the cook. */
+const byCooks = new WeakMap<CookContext, Map<BladeTraits, Known>>();
+
+function knownForCook(blade: BladeTraits, cook: CookContext): Known {
+  const blades = byCooks.get(cook) ?? new Map<BladeTraits, Known>();
+  const before = blades.get(blade);
+  if (before && before.groups.length >= groups.size) return before;
+  const known = {
+    groups: new Float64Array(groups.size).fill(NaN),
+    scores: before?.scores ?? new Map<PreparedTask, number>(),
+  };
+  byCooks.set(cook, blades.set(blade, known));
+  return known;
+}
+
 /** What a group of parts that rest on the cook alone leaves. */
 function leftByCook(
   blade: BladeTraits,
@@ -136,23 +157,10 @@ function leftByCook(
   return product;
 }
 
-/** What the groups of parts leave of each blade, by cook: it goes with the cook. */
-const byCooks = new WeakMap<CookContext, Map<BladeTraits, Float64Array>>();
-
-function knownForCook(blade: BladeTraits, cook: CookContext): Float64Array {
-  const blades = byCooks.get(cook) ?? new Map<BladeTraits, Float64Array>();
-  const before = blades.get(blade);
-  if (before && before.length >= groups.size) return before;
-  const known = new Float64Array(groups.size).fill(NaN);
-  byCooks.set(cook, blades.set(blade, known));
-  return known;
-}
-
-/** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. */
-export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
+/** The score of a blade in its best mode, 0–1. */
+function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, byCook: Float64Array): number {
   const { task, modes } = ready;
   const byTask = leftByTask(blade, ready, cook);
-  const byCook = knownForCook(blade, cook);
   let best = 0;
   for (let m = 0; m < modes.length; m++) {
     const each = modes[m];
@@ -166,7 +174,18 @@ export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookCont
     }
     best = Math.max(best, product);
   }
-  return withMeasured(100 * best, cook.measured[blade.blade.id]?.[task.id]);
+  return best;
+}
+
+/** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. Worked out once for each cook, task and blade. */
+export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
+  const { groups: byCook, scores } = knownForCook(blade, cook);
+  const before = scores.get(ready);
+  if (before !== undefined) return before;
+  const best = bestMode(blade, ready, cook, byCook);
+  const score = withMeasured(100 * best, cook.measured[blade.blade.id]?.[ready.task.id]);
+  scores.set(ready, score);
+  return score;
 }
 
 /** Score of a fresh edge for the cook of a kitchen whom the blade suits best, 0–100: everyone takes the knife of their own hand. */

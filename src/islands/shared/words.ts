@@ -29,5 +29,8 @@ export function writingIn(tag: string) {
   };
 }
 
-/** Shares, days, moments and money as this browser writes them. */
-export const { percent, day, moment, money } = writingIn(LANGUAGE);
+/** Shares, days and moments as this browser writes them. */
+export const { percent, day, moment } = writingIn(LANGUAGE);
+
+/** A decimal amount in its currency, without needless zeros. */
+export const money = (amount: number, currency: string): string => showMoney(toMinor(amount, currency), currency);

@@ -107,17 +107,16 @@ export const mass: Part = {
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),
-  value: (b, task, { cook, hoursPerWeek }, mode) => {
+  value: (b, task, { cook, longHours }, mode) => {
     const weight = b.blade.weightG;
     const wanted = wantedWeightG(task, mode);
     const helps = task.weight && mode.id !== 'slice' ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
-    const longWeek = Math.max(0, hoursPerWeek - ma.sessionHours.value);
     const tires =
       (cook.strength === 'light' ? ma.light.value : 1) *
       (1 - ma.falls.value * cook.motions.chop) *
       ma.tiring.value *
       Math.max(0, weight - FIT.easyWeight[cook.strength].value) *
-      Math.min(ma.tiresMost.value, ma.resting.value + ma.perHour.value * longWeek);
+      Math.min(ma.tiresMost.value, ma.resting.value + ma.perHour.value * longHours);
     const unruly =
       mode.id !== 'cleave'
         ? Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, weight - ma.tooMuch.value))

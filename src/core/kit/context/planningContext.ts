@@ -1,7 +1,7 @@
 import type { BladeModel } from '../../blade/schema';
 import { GUIDANCE, LOAD, WORTH } from '../../constants';
 import { taskDone, type TaskLoad, taskLoads } from '../../load/load';
-import { type CookContext, cookContexts } from '../../fit/cook';
+import { type CookContext, cookContexts, sameCook } from '../../fit/cook';
 import { type PreparedTask, prepareTask } from '../../fit/score';
 import { measuredScores } from '../../fit/measured';
 import { bladeTraits } from '../../fit/traits';
@@ -118,7 +118,7 @@ export function preparePlanning(
   );
   const school = schoolId ?? kitchen.limits.school;
   const laidOut = (of: Kitchen, loads: readonly TaskLoad[]) => {
-    const cooks = withTrials(of, cookContexts(of, loads), reference, models);
+    const cooks = withTrials(of, cookContexts(of, loads), reference, models).map(sameCook);
     const making: Making = { ...scoringOf(of, loads, cooks), kitchen: of, models, reference, service: null };
     return { cooks, making };
   };
