@@ -1,11 +1,11 @@
 import { Button, Chip, TextInput } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
-import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Question } from '../questions/Question';
 import { cookChanged } from '../questions/questions';
 import { Field } from '../shared/Field';
 import { GripDrawing, GRIPS } from '../shared/GripDrawing';
+import { handOf } from '../shared/hand';
 import { Picks } from '../shared/Picks';
 import type { QuestionProps } from '../shared/useKitchen';
 import { HandMeasure } from './HandMeasure';
@@ -28,7 +28,7 @@ export function CookForm({ kitchen, update, at, name, motionBlades, owned, onRem
   const cook = kitchen.cooks?.[at] ?? {};
   const onChange: OnChange = (change) => update((file) => cookChanged(file, at, change));
   const asked = { kitchen, update, cook: at };
-  const hand = drawnHand(cook);
+  const hand = handOf(cook);
   return (
     <div className={css.form}>
       <div className={css.pair}>
@@ -73,11 +73,6 @@ export function CookForm({ kitchen, update, at, name, motionBlades, owned, onRem
   );
 }
 
-/** A hand as it is drawn and measured: the palm follows its length until it is measured too. */
-export function drawnHand({ handLengthMm: lengthMm = DEFAULTS.handLengthMm, palmBreadthMm }: CookFile) {
-  return { lengthMm, breadthMm: palmBreadthMm ?? Math.round(lengthMm * DEFAULTS.palmPerHand) };
-}
-
 /** How the knife is held, drawn with the cook's own hand. */
 function Grip({ cook, blade, onChange }: { cook: CookFile; blade: BladeModel | undefined; onChange: OnChange }) {
   return (
@@ -88,7 +83,7 @@ function Grip({ cook, blade, onChange }: { cook: CookFile; blade: BladeModel | u
         ...GRIPS.map((grip) => ({
           value: grip.id,
           name: grip.name,
-          drawing: blade && <GripDrawing grip={grip} blade={blade} hand={drawnHand(cook)} />,
+          drawing: blade && <GripDrawing grip={grip} blade={blade} hand={handOf(cook)} />,
         })),
         { value: 'unsure' as const, name: 'Unsure' },
       ]}

@@ -16,7 +16,8 @@ import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
 import { cookName, knifeName } from '../shared/names';
 import { percent } from '../shared/words';
-import { CookForm, drawnHand } from './CookForm';
+import { CookForm } from './CookForm';
+import { handOf } from '../shared/hand';
 import css from './CooksView.module.css';
 import { LengthDrawing } from './LengthDrawing';
 import { PlaceForm } from './PlaceForm';
@@ -150,7 +151,7 @@ function Wanted({
     <section className={css.wanted} aria-labelledby="wanted">
       <h2 id="wanted">A general knife of {range(from, to)}</h2>
       {band && short && long && (
-        <LengthDrawing band={band} short={short} long={long} hand={drawnHand(cook)} board={board} />
+        <LengthDrawing band={band} short={short} long={long} hand={handOf(cook)} board={board} />
       )}
       <ul className={css.why}>
         {band?.why.map((reason) => (

@@ -7,7 +7,7 @@ import { pathOf, upsideDown, type Point } from '../../core/drawing/shape';
 import { fingerThicknessMm, gripMm } from '../../core/blade/hold';
 import type { HandCheck } from '../../core/trial/handCheck';
 import { Shapes } from '../shared/Shapes';
-import type { Hand } from './choices';
+import type { Hand } from '../shared/hand';
 import css from './HandView.module.css';
 
 interface Box {
@@ -18,7 +18,7 @@ interface Box {
 }
 
 /** What of knife and hand a check looks at, mm in the knife's own coordinates. */
-function boxOf(check: HandCheck['draw'], blade: BladeModel, { handLengthMm }: Hand): Box {
+function boxOf(check: HandCheck['draw'], blade: BladeModel, { lengthMm }: Hand): Box {
   const { heelHeightMm: heel, handleLengthMm: handle, lengthMm: length } = blade;
   switch (check) {
     case 'bite':
@@ -30,9 +30,9 @@ function boxOf(check: HandCheck['draw'], blade: BladeModel, { handLengthMm }: Ha
     case 'reach':
       return { left: -handle - 30, right: length + 12, low: -16, high: heel + 110 };
     case 'knuckles':
-      return { left: -0.75 * handLengthMm, right: 80, low: -18, high: heel + 40 };
+      return { left: -0.75 * lengthMm, right: 80, low: -18, high: heel + 40 };
     default:
-      return { left: -0.95 * handLengthMm, right: Math.min(length, 130) + 8, low: -16, high: heel + 44 };
+      return { left: -0.95 * lengthMm, right: Math.min(length, 130) + 8, low: -16, high: heel + 44 };
   }
 }
 
@@ -40,8 +40,8 @@ function boxOf(check: HandCheck['draw'], blade: BladeModel, { handLengthMm }: Ha
 export function CheckDrawing({ check, blade, hand }: { check: HandCheck; blade: BladeModel; hand: Hand }) {
   const knife = useMemo(() => drawKnife(blade), [blade]);
   const grip = useMemo(
-    () => drawGrip(hand.grip, blade, hand.handLengthMm, hand.palmBreadthMm),
-    [hand.grip, hand.handLengthMm, hand.palmBreadthMm, blade],
+    () => drawGrip(hand.grip, blade, hand.lengthMm, hand.breadthMm),
+    [hand.grip, hand.lengthMm, hand.breadthMm, blade],
   );
   if (check.draw === 'fill') return <HandleSection blade={blade} hand={hand} label={check.title} />;
   if (check.draw === 'hand') return <BevelSection blade={blade} label={check.title} />;
@@ -110,7 +110,7 @@ function Marks({ check, blade, hand }: { check: HandCheck['draw']; blade: BladeM
 /** The handle cut across, in the palm: drawn where the fingers close round it. */
 function HandleSection({ blade, hand, label }: { blade: BladeModel; hand: Hand; label: string }) {
   const [wide, high] = [blade.handleThicknessMm, blade.handleHeightMm];
-  const finger = fingerThicknessMm(hand.palmBreadthMm);
+  const finger = fingerThicknessMm(hand.breadthMm);
   const around = (grow: number) => ({
     x: -wide / 2 - grow,
     y: -high / 2 - grow,

@@ -11,9 +11,9 @@ import type { HandCheck } from '../../core/trial/handCheck';
 import { checksFor, consequenceOf, type Holder } from '../../core/trial/handTest';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { changesBetween } from '../shared/changes';
+import { handOf } from '../shared/hand';
 import type { Answer } from '../shared/usePlanner';
 import { CheckDrawing } from './CheckDrawing';
-import { handOfCook } from './choices';
 import { holderOf, nameOfTest, roleOf } from './handTests';
 import { HandVerdict } from './HandVerdict';
 import css from './HandView.module.css';
@@ -136,7 +136,7 @@ interface CheckProps {
 
 /** What to look for, drawn, and the answers with what each means. */
 function Check({ kitchen, test, check, blade, holder, heading, onAnswer }: CheckProps) {
-  const hand = handOfCook(kitchen.cooks?.[test.cook ?? 0]);
+  const hand = handOf(kitchen.cooks?.[test.cook ?? 0]);
   return (
     <>
       <h2 ref={heading} tabIndex={-1}>

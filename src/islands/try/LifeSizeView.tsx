@@ -21,7 +21,8 @@ import { useLengths } from '../shared/units';
 import { useMakingPdf } from '../shared/useMakingPdf';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
-import { choicesOf, handOfCook, Pick, type Choice } from './choices';
+import { handOf } from '../shared/hand';
+import { choicesOf, Pick, type Choice } from './choices';
 import { TryMast, TryPage } from './TryMast';
 import css from './LifeSizeView.module.css';
 
@@ -103,7 +104,7 @@ function OnScreen(props: OnScreenProps) {
   const [hand, setHand] = useState(true);
   const { length } = useLengths();
   const cook = kitchen.cooks?.[0];
-  const { palmBreadthMm: palm } = handOfCook(cook);
+  const { breadthMm: palm } = handOf(cook);
   const room = useMemo(
     () => bladeTraits(first.blade, reference, false).knuckleRoomMm(palm, cook?.grip ?? 'unsure'),
     [first, palm, cook?.grip],
@@ -133,7 +134,7 @@ function OnScreen(props: OnScreenProps) {
 
 /** The knife over the board, another one laid over it, and the hand that grips it. */
 function TrueSize({ first, second, kitchen, pxPerMm, hand }: OnScreenProps & { hand: boolean }) {
-  const { handLengthMm: long, palmBreadthMm: palm, grip } = handOfCook(kitchen.cooks?.[0]);
+  const { lengthMm: long, breadthMm: palm, grip } = handOf(kitchen.cooks?.[0]);
   const drawing = useMemo(() => drawKnife(first.blade), [first]);
   const over = useMemo(() => (second ? drawKnife(second.blade) : null), [second]);
   const gripping = useMemo(() => drawGrip(grip, first.blade, long, palm), [grip, first, long, palm]);

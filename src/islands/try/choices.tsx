@@ -1,7 +1,5 @@
 import { NativeSelect } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
-import type { CookFile } from '../../core/formats/kitchenFile';
-import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { Answer } from '../shared/usePlanner';
 import { knifeName } from '../shared/names';
 
@@ -59,15 +57,3 @@ export function Pick({
     />
   );
 }
-
-/** A cook's hand with what is not known of it filled in: mm, and the grip in which the knife is drawn. */
-export function handOfCook(cook: CookFile | undefined) {
-  const long = cook?.handLengthMm ?? DEFAULTS.handLengthMm;
-  return {
-    handLengthMm: long,
-    palmBreadthMm: cook?.palmBreadthMm ?? Math.round(long * DEFAULTS.palmPerHand),
-    handed: cook?.handed ?? ('right' as const),
-    grip: cook?.grip === 'handle' || cook?.grip === 'fingertip' ? cook.grip : ('pinch' as const),
-  };
-}
-export type Hand = ReturnType<typeof handOfCook>;
