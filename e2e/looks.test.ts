@@ -61,10 +61,15 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     expect(await page.evaluate('policyFaults')).toEqual([]);
   });
 
-  // what is still being worked out fades in: it is judged when it stands
+  // what is still being worked out fades in, what was turned slides to its place: it is judged when it stands
   const stands = () =>
     page
-      .waitForFunction(() => !document.querySelector('progress'), { timeout: 60_000 })
+      .waitForFunction(
+        () =>
+          !document.querySelector('progress') &&
+          document.getAnimations().every(({ playState }) => playState !== 'running'),
+        { timeout: 60_000 },
+      )
       .catch(async () => {
         throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
       });
@@ -89,6 +94,7 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     await stands();
     await openAll();
     await page.waitForFunction((wanted) => document.documentElement.dataset.mantineColorScheme === wanted, {}, scheme);
+    await stands();
     const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     // drawings shrink when they hear of it
     await expect.poll(over, { message: `off the side at ${width}`, timeout: 5_000 }).toBeLessThanOrEqual(0);

@@ -45,11 +45,12 @@ export function useOwnModels() {
       );
   }, []);
 
-  /** Does what changes the models; whether it went well. */
-  const changing = async (title: string, work: () => Promise<string>): Promise<boolean> => {
+  /** Does what changes the models and says so; whether it went well. */
+  const changing = async (title: string, work: () => Promise<string>, done?: () => void): Promise<boolean> => {
     setTrouble(null);
     try {
       setTold(await work());
+      done?.();
       setCatalogue(await fetchCatalogue());
       return true;
     } catch (error) {
@@ -57,11 +58,15 @@ export function useOwnModels() {
       return false;
     }
   };
-  const take = (models: BladeModel[], how: 'skip' | 'replace') =>
-    changing('Nothing was taken over', async () => {
-      const { added, replaced, skipped } = await addModels(models, how);
-      return `${added} added, ${replaced} replaced, ${skipped} left as they were.`;
-    });
+  const take = (models: BladeModel[], how: 'skip' | 'replace', done?: () => void) =>
+    changing(
+      'Nothing was taken over',
+      async () => {
+        const { added, replaced, skipped } = await addModels(models, how);
+        return `${added} added, ${replaced} replaced, ${skipped} left as they were.`;
+      },
+      done,
+    );
   const remove = (id: string) => changing('It was not removed', () => deleteModel(id).then(() => 'Removed.'));
 
   const mine = new Set(catalogue.own);
@@ -90,8 +95,6 @@ export function usePreview({ shipped, take, setTrouble, setTold }: ReturnType<ty
     leave: () => setPreview(null),
     inCurrency: (currency: string) =>
       setPreview((now) => now && { ...now, currency, ...readSource(now.source, shipped, currency) }),
-    takeOver: async (models: BladeModel[], how: 'skip' | 'replace') => {
-      if (await take(models, how)) setPreview(null);
-    },
+    takeOver: (models: BladeModel[], how: 'skip' | 'replace') => take(models, how, () => setPreview(null)),
   };
 }
