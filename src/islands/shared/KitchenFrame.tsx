@@ -111,32 +111,27 @@ function Broken() {
 
 /** Undo and redo. */
 function Steps({ undo, redo, canUndo, canRedo }: KitchenEdits) {
+  const steps = [
+    { name: 'Undo (Ctrl+Z)', Icon: IconArrowBackUp, can: canUndo, go: undo },
+    { name: 'Redo (Ctrl+Shift+Z)', Icon: IconArrowForwardUp, can: canRedo, go: redo },
+  ];
   return (
     <span className={css.steps}>
-      <ActionIcon
-        variant="subtle"
-        color="gray"
-        size="lg"
-        className={css.step ?? ''}
-        aria-label="Undo (Ctrl+Z)"
-        title="Undo (Ctrl+Z)"
-        disabled={!canUndo}
-        onClick={undo}
-      >
-        <IconArrowBackUp size={20} />
-      </ActionIcon>
-      <ActionIcon
-        variant="subtle"
-        color="gray"
-        size="lg"
-        className={css.step ?? ''}
-        aria-label="Redo (Ctrl+Shift+Z)"
-        title="Redo (Ctrl+Shift+Z)"
-        disabled={!canRedo}
-        onClick={redo}
-      >
-        <IconArrowForwardUp size={20} />
-      </ActionIcon>
+      {steps.map(({ name, Icon, can, go }) => (
+        <ActionIcon
+          key={name}
+          variant="subtle"
+          color="gray"
+          size="lg"
+          className={css.step ?? ''}
+          aria-label={name}
+          title={name}
+          disabled={!can}
+          onClick={go}
+        >
+          <Icon size={20} />
+        </ActionIcon>
+      ))}
     </span>
   );
 }
