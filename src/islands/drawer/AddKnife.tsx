@@ -1,4 +1,5 @@
 import { Button, NativeSelect, Select } from '@mantine/core';
+import { useForm } from '@mantine/form';
 import type { Remote } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { typeNames } from '../../../data/names';
@@ -28,6 +29,22 @@ const USES: { value: Use; label: string }[] = [
   { value: 'never', label: 'Never' },
 ];
 
+/** A knife as it is described: by its kind and length, or as a model. */
+interface Described {
+  type: string;
+  model: string | null;
+  lengthMm: number;
+  condition: Condition;
+  use: Use;
+}
+const BEGIN: Described = {
+  type: 'chef',
+  model: null,
+  lengthMm: usualLengths.get('chef') ?? 200,
+  condition: 'serviceable',
+  use: 'weekly',
+};
+
 interface Props {
   worker: Remote<KitchenWorker>;
   models: BladeModel[];
@@ -52,40 +69,39 @@ function useTypical(worker: Remote<KitchenWorker>, type: string, lengthMm: numbe
 
 /** One owned knife added fast: its kind, its length on a drawn blade, its edge by a plain test, and how often it is used. */
 export function AddKnife({ worker, models, full, onAdd }: Props) {
-  const [type, setType] = useState('chef');
-  const [model, setModel] = useState<string | null>(null);
-  const [lengthMm, setLengthMm] = useState(usualLengths.get('chef') ?? 200);
-  const [condition, setCondition] = useState<Condition>('serviceable');
-  const [use, setUse] = useState<Use>('weekly');
+  const form = useForm<Described>({ initialValues: BEGIN });
+  const { type, model, lengthMm, condition, use } = form.values;
+  const set =
+    <K extends keyof Described>(key: K) =>
+    (value: Described[K]) =>
+      form.setValues({ [key]: value });
   const typical = useTypical(worker, type, lengthMm);
   const chosen = models.find((m) => m.id === model) ?? null;
   const shown = chosen ?? typical;
   return (
     <form
       className={css.add}
-      onSubmit={(e) => {
-        e.preventDefault();
-        onAdd(chosen ? { model: chosen.id, condition, use } : { type, lengthMm, condition, use });
-      }}
+      onSubmit={form.onSubmit(() =>
+        onAdd(chosen ? { model: chosen.id, condition, use } : { type, lengthMm, condition, use }),
+      )}
     >
       <WhatItIs
         type={type}
         chosen={chosen}
         models={models}
-        onModel={setModel}
-        onType={(next) => {
-          setType(next);
-          setLengthMm(usualLengths.get(next) ?? 200);
-        }}
+        onModel={set('model')}
+        onType={(next) => form.setValues({ type: next, lengthMm: usualLengths.get(next) ?? 200 })}
       />
-      {shown && <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={setLengthMm} />}
+      {shown && (
+        <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={set('lengthMm')} />
+      )}
       <Picks
         label="Its edge: try paper, tomato skin, an onion"
         value={condition}
         options={CONDITIONS}
-        onChange={setCondition}
+        onChange={set('condition')}
       />
-      <Choice label="Used" value={use} options={USES} onChange={setUse} />
+      <Choice label="Used" value={use} options={USES} onChange={set('use')} />
       <Button type="submit" disabled={full}>
         Put it in the drawer
       </Button>

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useHotkeys } from '@mantine/hooks';
+import { useHotkeys, useLocalStorage } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { reference } from '../../../data/reference';
 import type { StoredKitchen } from '../../client/kitchens';
@@ -109,29 +109,24 @@ interface Kept {
   began: number;
 }
 
+/** Where a session stands, as this device keeps it. */
+const asKept = ({ at, began }: Kept) => `${at} ${began}`;
+function readKept(text = ''): Kept {
+  const [at = NaN, began = NaN] = text.split(' ').map(Number);
+  return at >= 0 && began > 0 ? { at, began } : { at: 0, began: Date.now() };
+}
+
 /** Where a session stands, kept on this device so that it can be taken up again. */
 function useKept(key: string): [Kept, (next: Kept | null) => void] {
-  const [kept, setKept] = useState<Kept>(() => {
-    try {
-      const [at = NaN, began = NaN] = (localStorage.getItem(key) ?? '').split(' ').map(Number);
-      if (at >= 0 && began > 0) return { at, began };
-    } catch {
-      // without a store it begins anew
-    }
-    return { at: 0, began: Date.now() };
+  const [begun] = useState(readKept);
+  const [kept, setKept, forget] = useLocalStorage<Kept>({
+    key,
+    defaultValue: begun,
+    getInitialValueInEffect: false,
+    serialize: asKept,
+    deserialize: readKept,
   });
-  const keep = useCallback(
-    (next: Kept | null) => {
-      setKept(next ?? { at: 0, began: Date.now() });
-      try {
-        if (next) localStorage.setItem(key, `${next.at} ${next.began}`);
-        else localStorage.removeItem(key);
-      } catch {
-        // nothing to keep it in
-      }
-    },
-    [key],
-  );
+  const keep = useCallback((next: Kept | null) => (next ? setKept(next) : forget()), [setKept, forget]);
   return [kept, keep];
 }
 

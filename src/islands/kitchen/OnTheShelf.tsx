@@ -1,5 +1,6 @@
 import { Button, NativeSelect, Textarea } from '@mantine/core';
 import type { Remote } from 'comlink';
+import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { typeNames } from '../../../data/names';
 import { typeBlurbs } from '../../../data/typeFacts';
@@ -36,20 +37,19 @@ interface Props {
 
 /** What is known of the knife on the shelf, and the verdict on it; a changed answer takes the verdict back. */
 function useShelf({ step, plan, brief, worker }: Props) {
-  const [shelf, setShelf] = useState<Shelf>({ type: step.type ?? 'chef', text: '', lengthMm: null, price: null });
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const change = (answer: Partial<Shelf>) => {
-    setShelf((now) => ({ ...now, ...answer }));
-    setVerdict(null);
-  };
-  const judge = () => {
+  const form = useForm<Shelf>({
+    initialValues: { type: step.type ?? 'chef', text: '', lengthMm: null, price: null },
+    onValuesChange: () => setVerdict(null),
+  });
+  const judge = (shelf: Shelf) => {
     setTrouble(null);
     worker
       .judge(plan, brief, shelf)
       .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'));
   };
-  return { shelf, change, judge, verdict, trouble, setTrouble };
+  return { form, judge, verdict, trouble, setTrouble };
 }
 
 /** The knife of a verdict as a model of one's own. */
@@ -67,7 +67,8 @@ function modelSeen(
 /** A knife on a shelf: as little as its kind, length and price, or what the label says, judged for this cook and taken into the plan. */
 export function OnTheShelf(props: Props) {
   const { step, plan, catalogue, update, onCatalogue } = props;
-  const { shelf, change, judge, verdict, trouble, setTrouble } = useShelf(props);
+  const { form, judge, verdict, trouble, setTrouble } = useShelf(props);
+  const { values: shelf, setValues } = form;
   const known = shelf.lengthMm !== null || shelf.text.trim() !== '';
   const take = async (seen: BladeModel) => {
     try {
@@ -79,15 +80,9 @@ export function OnTheShelf(props: Props) {
     }
   };
   return (
-    <form
-      className={css.shelf}
-      onSubmit={(e) => {
-        e.preventDefault();
-        judge();
-      }}
-    >
+    <form className={css.shelf} onSubmit={form.onSubmit(judge)}>
       <h4>A knife on the shelf</h4>
-      <Label shelf={shelf} currency={plan.currency} onChange={change} />
+      <Label shelf={shelf} currency={plan.currency} onChange={setValues} />
       <div>
         <Button type="submit" size="sm" disabled={!known}>
           Judge it

@@ -1,4 +1,5 @@
 import { Button, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { Refused } from '../../client/http';
 import { createKitchen, deleteKitchen, renameKitchen, restoreKitchen } from '../../client/kitchens';
@@ -123,22 +124,15 @@ function Open({ kitchen: { id, name, updatedAt }, unsaved }: { kitchen: ListedKi
 }
 
 function Rename({ name, onName, onLeave }: { name: string; onName: (name: string) => void; onLeave: () => void }) {
-  const [typed, setTyped] = useState(name);
+  const form = useForm({ initialValues: { name } });
   return (
-    <form
-      className={css.rename}
-      onSubmit={(e) => {
-        e.preventDefault();
-        onName(typed.trim());
-      }}
-    >
+    <form className={css.rename} onSubmit={form.onSubmit((typed) => onName(typed.name.trim()))}>
       <TextInput
         aria-label={`New name of ${name}`}
-        value={typed}
         maxLength={80}
         data-autofocus
         autoFocus
-        onChange={(e) => setTyped(e.currentTarget.value)}
+        {...form.getInputProps('name')}
         onKeyDown={(e) => e.key === 'Escape' && onLeave()}
       />
       <Button type="submit" size="compact-sm" variant="default">

@@ -1,4 +1,5 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { typeNames } from '../../../data/names';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
@@ -78,35 +79,33 @@ function AnotherModel({ choices, onStart }: Starting & { choices: Choices }) {
 }
 
 function ByLabel({ onStart }: Starting) {
-  const [label, setLabel] = useState({ name: '', type: 'chef', lengthMm: 200 });
+  const form = useForm({ initialValues: { name: '', type: 'chef', lengthMm: 200 } });
+  const { name, lengthMm } = form.values;
   return (
     <form
       className={css.other}
-      onSubmit={(e) => {
-        e.preventDefault();
+      onSubmit={form.onSubmit((label) => {
         if (label.name.trim()) onStart({ label: { ...label, name: label.name.trim() } });
-      }}
+      })}
     >
       <TextInput
         label="Or what the shop’s label says"
         placeholder="name on the label"
         maxLength={80}
-        value={label.name}
-        onChange={(e) => setLabel({ ...label, name: e.currentTarget.value })}
+        {...form.getInputProps('name')}
       />
       <NativeSelect
         label="Kind"
-        value={label.type}
-        data={[...typeNames].map(([value, name]) => ({ value, label: name }))}
-        onChange={(e) => setLabel({ ...label, type: e.currentTarget.value })}
+        data={[...typeNames].map(([value, kind]) => ({ value, label: kind }))}
+        {...form.getInputProps('type')}
       />
       <Figure
         label="Edge, mm"
-        value={label.lengthMm}
+        value={lengthMm}
         bounds={BOUNDS.edgeLengthMm}
-        onChange={(lengthMm) => setLabel({ ...label, lengthMm })}
+        onChange={(mm) => form.setFieldValue('lengthMm', mm)}
       />
-      <Button type="submit" variant="default" disabled={!label.name.trim()}>
+      <Button type="submit" variant="default" disabled={!name.trim()}>
         Hold it
       </Button>
     </form>
