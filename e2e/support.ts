@@ -94,10 +94,7 @@ export async function seriousFaults(page: Page): Promise<string[]> {
 
 /** Presses what a thumb would first scroll into the middle, clear of bars that stay in place, once it lies still. */
 export async function tap(page: Page, selector: string): Promise<void> {
-  const found = await page.waitForSelector(selector).catch(async (error: unknown) => {
-    const seen = await page.evaluate(() => document.body.innerText.replace(/\s+/g, ' ').slice(0, 1500));
-    throw new Error(`nothing to press at ${selector}; ${page.url()} shows: ${seen}`, { cause: error });
-  });
+  const found = await page.waitForSelector(selector);
   await found?.evaluate(async (e) => {
     e.scrollIntoView({ block: 'center', behavior: 'instant' });
     const where = () => JSON.stringify(e.getBoundingClientRect());

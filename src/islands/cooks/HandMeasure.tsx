@@ -5,6 +5,7 @@ import { useElementSize } from '@mantine/hooks';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { Figure, LengthFigure } from '../shared/Field';
+import { SLIDER_STEPS } from '../shared/keySteps';
 import { HandShape } from '../shared/HandShape';
 import { Calibrate } from '../shared/Calibrate';
 import { handFromCards, placedMark, savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
@@ -178,7 +179,7 @@ function Mark({ label, axis, at, twin, value, limits, from, to, onMove, onStep }
     onMove((axis === 'x' ? event.clientX - box.left : event.clientY - box.top) / perMm);
   };
   const press = (event: KeyboardEvent) => {
-    const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[event.key];
+    const by = SLIDER_STEPS[event.key];
     if (by === undefined) return;
     event.preventDefault();
     onStep(by);

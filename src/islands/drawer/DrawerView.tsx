@@ -5,6 +5,7 @@ import { typeNames } from '../../../data/names';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
+import { MOST } from '../../core/formats/kitchenBounds';
 import { CONDITIONS, USES } from '../../core/formats/kitchenWords';
 import { givenAway } from '../../core/kitchen/changes';
 import type { Drawer, DrawerKnife, DrawerVerdict } from '../../core/kit/drawer/drawer';
@@ -21,7 +22,6 @@ import css from './DrawerView.module.css';
 import { COLUMNS, readOwnedCsv } from './ownedCsv';
 import { useLengths } from '../shared/units';
 
-const MOST_OWNED = 60;
 const VERDICT_WORDS: Record<DrawerVerdict, string> = {
   keep: 'Keep',
   sharpen: 'Sharpen',
@@ -71,7 +71,7 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
   const owned = kitchen.owned ?? [];
   const currency = kitchen.currency ?? 'EUR';
   const add = (knives: OwnedFile[]) =>
-    update((k) => ({ ...k, owned: [...(k.owned ?? []), ...knives].slice(0, MOST_OWNED) }));
+    update((k) => ({ ...k, owned: [...(k.owned ?? []), ...knives].slice(0, MOST.owned) }));
   const change = (at: number, part: Partial<OwnedFile>) =>
     update((k) => ({ ...k, owned: (k.owned ?? []).map((o, i) => (i === at ? { ...o, ...part } : o)) }));
   const remove = (at: number) => update((k) => givenAway(k, at));
@@ -109,10 +109,10 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
       <aside className={css.side} data-screen-only aria-label="Put something in">
         <section aria-labelledby="add">
           <h2 id="add">Add a knife</h2>
-          <AddKnife worker={worker} models={models} full={owned.length >= MOST_OWNED} onAdd={(knife) => add([knife])} />
+          <AddKnife worker={worker} models={models} full={owned.length >= MOST.owned} onAdd={(knife) => add([knife])} />
         </section>
         <Tools kitchen={kitchen} update={update} />
-        <List models={models} room={MOST_OWNED - owned.length} onAdd={add} />
+        <List models={models} room={MOST.owned - owned.length} onAdd={add} />
       </aside>
     </div>
   );
@@ -242,7 +242,7 @@ function List({ models, room, onAdd }: { models: BladeModel[]; room: number; onA
     const read = readOwnedCsv(text, typeNames, new Set(models.map((m) => m.id)));
     const found =
       read.faults.length === 0 && read.owned.length > room
-        ? [{ path: 'list', message: `has ${read.owned.length} knives; ${room} more fit, of ${MOST_OWNED} in all` }]
+        ? [{ path: 'list', message: `has ${read.owned.length} knives; ${room} more fit, of ${MOST.owned} in all` }]
         : read.faults;
     setFaults(found);
     if (found.length > 0) return;

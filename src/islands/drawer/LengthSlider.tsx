@@ -1,6 +1,7 @@
 import { useRef, type KeyboardEvent } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import { SLIDER_STEPS } from '../shared/keySteps';
 import { lengthsIn, useLengths } from '../shared/units';
 import css from './DrawerView.module.css';
 
@@ -74,15 +75,6 @@ function Ruler({ longMm }: { longMm: number }) {
   );
 }
 
-const STEPS: Record<string, number> = {
-  ArrowRight: 1,
-  ArrowUp: 1,
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  PageUp: 10,
-  PageDown: -10,
-};
-
 interface KnobProps {
   lengthMm: number;
   x: number;
@@ -93,7 +85,7 @@ interface KnobProps {
 
 function Knob({ lengthMm, x, height, onMove, onPoint }: KnobProps) {
   const press = (event: KeyboardEvent) => {
-    const by = STEPS[event.key];
+    const by = SLIDER_STEPS[event.key];
     if (by === undefined) return;
     event.preventDefault();
     onMove(by);

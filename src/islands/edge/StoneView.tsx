@@ -17,6 +17,7 @@ import { today } from '../shared/today';
 import { isTyping } from '../shared/typing';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
+import { asClock } from '../shared/words';
 import { Working } from '../shared/Working';
 import { useEdges } from './useEdges';
 import css from './StoneView.module.css';
@@ -226,7 +227,7 @@ function Soak({ stone, minutes }: { stone: string; minutes: number }) {
         </Button>
       ) : (
         <b role="timer" className="figure">
-          {left === 0 ? 'soaked' : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
+          {left === 0 ? 'soaked' : asClock(left)}
         </b>
       )}
     </div>

@@ -3,13 +3,14 @@ import { useEffect, useState } from 'react';
 import { changeCalendar, hasCalendar, openCalendar, revokeCalendar } from '../../client/calendar';
 import type { SharpeningDay } from '../../core/formats/sharpeningDays';
 import { ToldOnce } from '../paper/ToldOnce';
+import { useTrying } from '../shared/useTrying';
 import css from './EdgeView.module.css';
 
 /** The private address of a kitchen's days: whether there is one, making and revoking it; whoever has it hears of the days as they are now. */
 function useAddress(id: string, days: readonly SharpeningDay[]) {
   const [open, setOpen] = useState<boolean | null>(null);
   const [made, setMade] = useState<string | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const { trouble, trying } = useTrying('That did not work just now.');
   useEffect(() => {
     let stale = false;
     hasCalendar(id).then(
@@ -26,14 +27,6 @@ function useAddress(id: string, days: readonly SharpeningDay[]) {
   useEffect(() => {
     if (open) changeCalendar(id, days).catch(() => undefined);
   }, [open, id, days]);
-  const trying = async (work: () => Promise<void>) => {
-    setTrouble(null);
-    try {
-      await work();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'That did not work just now.');
-    }
-  };
   return {
     open,
     made,

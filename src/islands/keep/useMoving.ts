@@ -13,6 +13,7 @@ import type { Placed, StoragePlace } from '../../core/formats/storageFile';
 import { whyNotThere } from '../../core/keeping/misplaced';
 import { pictureOf, spotUnder } from '../../core/keeping/picture';
 import type { Held, Spot } from '../../core/keeping/places';
+import { ARROWS } from '../shared/keySteps';
 import type { KeptKnife } from '../../workers/keep';
 
 /** A knife being moved: where it would lie, and why it may not; `place` is null while it is over none. */
@@ -25,12 +26,6 @@ export interface Draft {
 
 /** Pixels a press of an arrow key moves. */
 const STEP = { usual: 8, fine: 1 } as const;
-const ARROWS: Record<string, readonly [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 interface Point {
   x: number;

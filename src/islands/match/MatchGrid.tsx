@@ -2,6 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { memo, useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import { scoreWord } from '../../core/fit/words';
 import type { MatchTable } from '../../workers/stock';
+import { ARROWS } from '../shared/keySteps';
 import { minutes, typeName } from '../shared/words';
 import type { Arranged } from './arrange';
 import css from './MatchGrid.module.css';
@@ -164,12 +165,6 @@ const Row = memo(function Row({
   );
 });
 
-const STEPS: Record<string, readonly [number, number]> = {
-  ArrowUp: [-1, 0],
-  ArrowDown: [1, 0],
-  ArrowLeft: [0, -1],
-  ArrowRight: [0, 1],
-};
 const clamp = (value: number, count: number) => Math.min(count - 1, Math.max(0, value));
 
 /** The rows and columns in view of a scrolling grid. */
@@ -216,10 +211,10 @@ function usePicking({ scroller, rows, columns }: Window, { arranged, picked, onP
   );
   const pickTask = useCallback((row: number) => onPick({ row, column: null }), [onPick]);
   const move = (event: KeyboardEvent) => {
-    const by = STEPS[event.key];
+    const by = ARROWS[event.key];
     if (!by || arranged.rows.length === 0 || arranged.columns.length === 0) return;
     event.preventDefault();
-    const [down, across] = picked === null ? [0, 0] : by;
+    const [across, down] = picked === null ? [0, 0] : by;
     at.current = {
       row: clamp(at.current.row + down, arranged.rows.length),
       column: clamp(at.current.column + across, arranged.columns.length),

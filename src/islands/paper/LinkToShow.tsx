@@ -2,6 +2,7 @@ import { Button, Checkbox, NativeSelect } from '@mantine/core';
 import { useCallback, useEffect, useState } from 'react';
 import { listShown, showPlan, withdrawShown, type Shown } from '../../client/shown';
 import type { Plan } from '../../core/formats/planFile';
+import { useTrying } from '../shared/useTrying';
 import { day } from '../shared/words';
 import { ToldOnce } from './ToldOnce';
 import css from './PaperView.module.css';
@@ -19,17 +20,9 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
   const [days, setDays] = useState('30');
   const [made, setMade] = useState<string | null>(null);
   const [links, setLinks] = useState<Shown[]>([]);
-  const [trouble, setTrouble] = useState<string | null>(null);
+  const { trouble, trying } = useTrying('That did not work just now.');
   const reload = useCallback(() => listShown(kitchenId).then(setLinks), [kitchenId]);
-  const trying = async (work: () => Promise<void>) => {
-    setTrouble(null);
-    try {
-      await work();
-      await reload();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'That did not work just now.');
-    }
-  };
+  const changing = (work: () => Promise<void>) => trying(() => work().then(reload));
   useEffect(() => {
     reload().catch(() => undefined);
   }, [reload]);
@@ -46,7 +39,7 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
         <Button
           disabled={!ready}
           onClick={() =>
-            void trying(async () => {
+            void changing(async () => {
               setMade(new URL(await showPlan(kitchenId, plan, withPrices, Number(days)), location.href).href);
             })
           }
@@ -59,7 +52,7 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
       <Links
         links={links}
         onWithdraw={(id) =>
-          void trying(async () => {
+          void changing(async () => {
             await withdrawShown(kitchenId, id);
             setMade(null);
           })

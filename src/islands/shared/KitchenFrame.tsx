@@ -96,16 +96,25 @@ function Frame({ stored, here, tools, children }: Props) {
   );
 }
 
-function Broken() {
+/** Told at the foot of the window, wherever one scrolls; what one is about to press stays where it is. */
+function Notice({ children }: { children: ReactNode }) {
   return (
     <div className={css.room}>
       <div className={css.notice} role="alert">
-        <p>A part of this page could not be loaded. What you changed is kept on this device; load the page again.</p>
-        <Button size="xs" variant="default" onClick={() => location.reload()}>
-          Load again
-        </Button>
+        {children}
       </div>
     </div>
+  );
+}
+
+function Broken() {
+  return (
+    <Notice>
+      <p>A part of this page could not be loaded. What you changed is kept on this device; load the page again.</p>
+      <Button size="xs" variant="default" onClick={() => location.reload()}>
+        Load again
+      </Button>
+    </Notice>
   );
 }
 
@@ -136,23 +145,21 @@ function Steps({ undo, redo, canUndo, canRedo }: KitchenEdits) {
   );
 }
 
-/** What keeps a kitchen from being saved, in sight wherever one scrolls; what one is about to press stays where it is. */
+/** What keeps a kitchen from being saved. */
 function SaveNotice({ state, why, settle }: Pick<KitchenEdits, 'state' | 'why' | 'settle'>) {
   if (state !== 'stale' && state !== 'unsaved' && state !== 'refused') return null;
   return (
-    <div className={css.room}>
-      <div className={css.notice} role="alert">
-        {state === 'stale' && <WhichGoesOn settle={settle} />}
-        {state === 'unsaved' && (
-          <p>Not saved yet: {why} Your changes are kept on this device and are sent by themselves.</p>
-        )}
-        {state === 'refused' && (
-          <p>
-            The last change is not saved: {why} It is kept on this device; change it, or undo it, and it is tried again.
-          </p>
-        )}
-      </div>
-    </div>
+    <Notice>
+      {state === 'stale' && <WhichGoesOn settle={settle} />}
+      {state === 'unsaved' && (
+        <p>Not saved yet: {why} Your changes are kept on this device and are sent by themselves.</p>
+      )}
+      {state === 'refused' && (
+        <p>
+          The last change is not saved: {why} It is kept on this device; change it, or undo it, and it is tried again.
+        </p>
+      )}
+    </Notice>
   );
 }
 

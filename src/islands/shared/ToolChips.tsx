@@ -1,5 +1,6 @@
-import { Chip } from '@mantine/core';
+import { useCallback } from 'react';
 import { toolNames } from '../../../data/names';
+import { ToggleChip } from './ToggleChip';
 import type { QuestionProps } from './useKitchen';
 
 /** Tools that are there or not, one chip each. */
@@ -9,20 +10,21 @@ export function ToolChips({
   tools,
   className,
 }: QuestionProps & { tools: readonly string[]; className: string | undefined }) {
-  const there = kitchen.tools ?? [];
+  const toggle = useCallback(
+    (id: string, on: boolean) =>
+      update((k) => ({ ...k, tools: on ? [...(k.tools ?? []), id] : (k.tools ?? []).filter((t) => t !== id) })),
+    [update],
+  );
   return (
     <div className={className}>
       {tools.map((id) => (
-        <Chip
+        <ToggleChip
           key={id}
-          size="sm"
-          checked={there.includes(id)}
-          onChange={(on) =>
-            update((k) => ({ ...k, tools: on ? [...(k.tools ?? []), id] : (k.tools ?? []).filter((t) => t !== id) }))
-          }
-        >
-          {toolNames.get(id)}
-        </Chip>
+          value={id}
+          name={toolNames.get(id) ?? id}
+          on={kitchen.tools?.includes(id) ?? false}
+          onToggle={toggle}
+        />
       ))}
     </div>
   );

@@ -8,6 +8,9 @@ export const typeName = (id: string) => typeNames.get(id) ?? toolNames.get(id) ?
 /** Minutes as people say them: whole from two up, else a decimal. */
 export const minutes = (value: number) => (value >= 2 ? String(Math.round(value)) : value.toFixed(1));
 
+/** Seconds as a clock shows them. */
+export const asClock = (seconds: number) => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+
 /** The language whose numbers, money and dates this browser is used to. */
 const LANGUAGE = typeof window === 'undefined' ? 'en-GB' : navigator.language;
 writeMoneyIn(LANGUAGE);

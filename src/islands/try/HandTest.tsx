@@ -13,6 +13,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { changesBetween } from '../shared/changes';
 import { handOf } from '../shared/hand';
 import type { Answer } from '../shared/usePlanner';
+import { asClock } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
 import { holderOf, nameOfTest, roleOf } from './handTests';
 import { HandVerdict } from './HandVerdict';
@@ -119,7 +120,7 @@ function Clock() {
   const left = useClock();
   return (
     <span className="figure" role="timer" aria-label="Time left to hold it">
-      {Math.floor(left / 60)}:{String(left % 60).padStart(2, '0')}
+      {asClock(left)}
     </span>
   );
 }

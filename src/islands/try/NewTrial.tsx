@@ -1,23 +1,24 @@
 import { NativeSelect } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { BenchTrialFile, TriedKnife } from '../../core/formats/trialsFile';
 import type { FoodToTry } from '../../core/kit/trying/foods';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { cookName } from '../shared/names';
 import { today } from '../shared/today';
+import { useAsked } from '../shared/useAsked';
 import { Working } from '../shared/Working';
 import { Pick, type Choice, type Choices } from './choices';
 import { FoodsToTry } from './FoodsToTry';
 import css from './FoodView.module.css';
 
-/** How a knife of a choice is written down. */
-const asTried = ({ ref, blade }: Choice): TriedKnife =>
-  ref.startsWith('owned-') ? { owned: Number(ref.slice(6)) } : { model: blade.id };
-
+/** A knife of a trial by one name, and back. */
 const idOf = ({ model, owned }: TriedKnife) => model ?? `owned-${owned ?? 0}`;
-const idsOf = (knives: readonly TriedKnife[]) => knives.map(idOf).join();
+const triedBy = (id: string): TriedKnife => (id.startsWith('owned-') ? { owned: Number(id.slice(6)) } : { model: id });
+
+/** How a knife of a choice is written down. */
+const asTried = ({ ref, blade }: Choice): TriedKnife => triedBy(ref.startsWith('owned-') ? ref : blade.id);
 
 /** Rounds of each food so far in which the same knives met. */
 function roundsTried(trials: readonly BenchTrialFile[], knives: readonly TriedKnife[]): [string, number][] {
@@ -49,27 +50,13 @@ function knivesOf({ planned, drawer, models }: Choices, picked: Picked): Choice[
 }
 
 /** The foods on which knives are best tried, those that tell most first; null until they are known of these very knives. */
-function useFoods(knives: readonly TriedKnife[], cook: number, { kitchen, trials, worker }: NewTrialProps) {
-  const [found, setFound] = useState<{ of: string; foods: FoodToTry[] } | null>(null);
-  const of = idsOf(knives);
-  const asked = useRef(knives);
-  useEffect(() => {
-    asked.current = knives;
-  });
-  useEffect(() => {
-    let stale = false;
-    const tried = asked.current;
-    worker.foods(kitchen, cook, [...tried], roundsTried(trials, tried)).then(
-      (foods) => {
-        if (!stale) setFound({ of, foods });
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
-    };
-  }, [of, cook, kitchen, trials, worker]);
-  return found?.of === of ? found.foods : null;
+function useFoods(ids: string, cook: number, { kitchen, trials, worker }: NewTrialProps): FoodToTry[] | null {
+  const ask = useCallback(async () => {
+    const knives = ids.split(',').map(triedBy);
+    return { of: ids, foods: await worker.foods(kitchen, cook, knives, roundsTried(trials, knives)) };
+  }, [ids, cook, kitchen, trials, worker]);
+  const { found } = useAsked(ask);
+  return found?.of === ids ? found.foods : null;
 }
 
 /** A trial to begin: which knives, by whom, and on which foods. */
@@ -80,7 +67,8 @@ export function NewTrial(props: NewTrialProps) {
   const chosen = knivesOf(choices, picked);
   const knives = chosen.map(asTried);
   const alike = new Set(knives.map(idOf)).size < knives.length;
-  const foods = useFoods(knives, cook, props);
+  const ids = knives.map(idOf).join();
+  const foods = useFoods(ids, cook, props);
   return (
     <section className={css.part} aria-labelledby="which">
       <h2 id="which">Which knives?</h2>
@@ -109,7 +97,7 @@ export function NewTrial(props: NewTrialProps) {
             <p>No food of this kitchen is for all of them: choose knives for the same kind of work.</p>
           ) : (
             <FoodsToTry
-              key={idsOf(knives)}
+              key={ids}
               foods={foods}
               names={chosen.map(({ name }) => name)}
               onBegin={(tasks) => onStart({ on: today(), ...(cook > 0 ? { cook } : {}), knives, tasks, runs: [] })}

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { type ComponentProps, useEffect, useMemo, useRef, useState } from 'react';
 import type { Profile } from '../../core/measure/profile';
 import type { Spot } from '../../core/measure/rectify';
+import { ARROWS } from '../shared/keySteps';
 import { useLengths } from '../shared/units';
 import css from './MeasureView.module.css';
 import { type Kept, kept, measured, movedPoint, type Photo, POINTS, rounded } from './photo';
@@ -178,10 +179,10 @@ function Ring({
       {...rest}
       onKeyDown={(e) => {
         const by = e.shiftKey ? 10 : 1;
-        const to = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[e.key];
+        const to = ARROWS[e.key];
         if (!to) return;
         e.preventDefault();
-        onMove({ x: x + (to[0] ?? 0), y: y + (to[1] ?? 0) });
+        onMove({ x: x + by * to[0], y: y + by * to[1] });
       }}
     />
   );

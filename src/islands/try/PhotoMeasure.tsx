@@ -6,6 +6,7 @@ import type { ExamplePhoto } from '../../core/measure/examplePhoto';
 import type { Spot } from '../../core/measure/rectify';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { FilePicker } from '../shared/FilePicker';
+import { useTrying } from '../shared/useTrying';
 import { Working } from '../shared/Working';
 import css from './MeasureView.module.css';
 import { OnPhoto } from './OnPhoto';
@@ -26,7 +27,7 @@ interface Pointed {
 /** A photo of a knife beside a bank card, measured in the browser: nothing is sent anywhere. */
 export function PhotoMeasure({ worker, blade, onUse }: Props) {
   const [pointed, setPointed] = useState<Pointed | null>(null);
-  const { trouble, working, read } = useReading();
+  const { trouble, working, trying: read } = useTrying('The photo could not be read.');
   const take = (pixels: ImageData, points = beginOn(pixels)) =>
     setPointed({ photo: photoOf(pixels), points, used: false });
   return (
@@ -81,21 +82,3 @@ const nearly = ({ corners, heel, tip, spineAtHeel }: ExamplePhoto): Spot[] =>
     x: x + 3 * Math.cos(2 * i),
     y: y + 3 * Math.sin(2 * i),
   }));
-
-/** Reading a photo takes a moment and may fail. */
-function useReading() {
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [working, setWorking] = useState(false);
-  const read = async (work: () => Promise<void>) => {
-    setTrouble(null);
-    setWorking(true);
-    try {
-      await work();
-    } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'The photo could not be read.');
-    } finally {
-      setWorking(false);
-    }
-  };
-  return { trouble, working, read };
-}

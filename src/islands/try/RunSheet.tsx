@@ -4,7 +4,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import type { BenchRun, BenchTrialFile } from '../../core/formats/trialsFile';
 import { turnsOf } from '../../core/trial/runOrder';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
-import { taskName } from '../shared/words';
+import { asClock, taskName } from '../shared/words';
 import css from './FoodView.module.css';
 
 const MARKS = [
@@ -143,7 +143,7 @@ function Clock({ seconds, running, turn }: ReturnType<typeof useStopwatch>) {
         {running ? 'Stop the clock' : seconds > 0 ? 'Go on' : 'Start the clock'}
       </Button>
       <span className={css.clock} role="timer">
-        {Math.floor(seconds / 60)}:{String(seconds % 60).padStart(2, '0')}
+        {asClock(seconds)}
       </span>
     </div>
   );

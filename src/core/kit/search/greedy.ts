@@ -3,7 +3,6 @@ import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 import { KitValue, filledKit } from './value';
 import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
 
-/** What fills a place best: its worth, by itself or for its money, and its net gain. */
 /** How a place is filled. */
 interface Look {
   /** What stands beside it. */
@@ -16,6 +15,7 @@ interface Look {
   most: Float64Array;
 }
 
+/** What fills a place best: its worth, by itself or for its money, and its net gain. */
 interface Best {
   index: number;
   worth: number;

@@ -3,13 +3,13 @@ import { useState } from 'react';
 import { typeNames } from '../../../../data/names';
 import { typeBlurbs, usualLengths } from '../../../../data/typeFacts';
 import type { OwnedFile } from '../../../core/formats/kitchenFile';
+import { MOST } from '../../../core/formats/kitchenBounds';
 import { CONDITIONS } from '../../../core/formats/kitchenWords';
 import { Field } from '../../shared/Field';
 import { ToolChips } from '../../shared/ToolChips';
 import type { QuestionProps } from '../../shared/useKitchen';
 import css from '../../shared/Questions.module.css';
 
-const MOST_OWNED = 60;
 const TOOLS = ['peeler', 'shears', 'fish-scaler'];
 const CONDITION_WORDS: Record<(typeof CONDITIONS)[number], string> = {
   keen: 'Keen: glides through paper',
@@ -34,7 +34,7 @@ export default function DrawerQuestions({ kitchen, update }: QuestionProps) {
           onRemove={() => change((all) => all.filter((_, at) => at !== i))}
         />
       ))}
-      <AddOne full={owned.length >= MOST_OWNED} onAdd={(knife) => change((all) => [...all, knife])} />
+      <AddOne full={owned.length >= MOST.owned} onAdd={(knife) => change((all) => [...all, knife])} />
       <Field label="Tools you have">
         <ToolChips {...{ kitchen, update }} tools={TOOLS} className={css.chips} />
       </Field>
