@@ -4,18 +4,21 @@ import type { PartId } from '../constants';
 import type { Mode } from './modes';
 import type { BladeTraits } from './traits';
 
+/**
+ * What the value of a part rests on beside the blade and the way of cutting: the task, the cook (with board and habits), or both; then `sees`
+ * tells everything it reads of the task, and tasks that agree in it share one value. What is shared is worked out once.
+ */
+type RestsOn =
+  | { restsOn: 'task' | 'cook' }
+  | { restsOn: 'both'; sees(task: Task, mode: Mode): readonly (number | string | boolean)[] };
+
 /** One reason why a blade does a task well or badly: a pure function from 0 to 1 and a sentence with its figures. */
-export interface Part {
+export type Part = RestsOn & {
   id: PartId;
   /** Name shown beside the bar. */
   name: string;
   /** What it looks at, one plain sentence. */
   about: string;
-  /**
-   * What its value rests on beside the blade and the way of cutting: the task, the cook (with board and habits), or both. What rests
-   * on one of them only is worked out once.
-   */
-  restsOn: 'task' | 'cook' | 'both';
   /** How strongly it counts for this task done this way; 0 when it does not apply. Multiplies the exponent. */
   level(task: Task, mode: Mode): number;
   /** 0 hopeless … 1 nothing to wish for. */
@@ -24,7 +27,7 @@ export interface Part {
   tells?(blade: BladeTraits, cook: CookContext): boolean;
   /** The reason, with its own figures. */
   why(blade: BladeTraits, task: Task, cook: CookContext, mode: Mode, value: number): string;
-}
+};
 
 /** Picks the words that go with a value. */
 export function byValue(value: number, good: string, middling: string, bad: string): string {

@@ -55,10 +55,8 @@ interface Weighed {
 interface PreparedMode {
   mode: Mode;
   parts: Weighed[];
-  /** The parts that rest on task and cook at once. */
-  ofBoth: Weighed[];
-  /** The parts that rest on the cook alone: the same group for every task done the same way. */
-  ofCook: CookGroup;
+  /** The parts that rest on the cook, in groups shared with other tasks: first those that rest on nothing else, then each that sees the task too. */
+  groups: Group[];
 }
 
 /** A task made ready for scoring. */
@@ -67,17 +65,19 @@ export interface PreparedTask {
   modes: PreparedMode[];
 }
 
-interface CookGroup {
+/** Parts whose product is the same for every task that is done the same way and in which they see the same. */
+interface Group {
   index: number;
   mode: Mode;
   parts: Weighed[];
 }
 
-const groups = new Map<string, CookGroup>();
+const groups = new Map<string, Group>();
 const prepared = new WeakMap<Task, PreparedTask>();
 
-function cookGroup(mode: Mode, parts: Weighed[]): CookGroup {
-  const key = [mode.id, mode.long, ...parts.map(({ part, weight }) => `${part.id} ${weight}`)].join();
+function groupOf(task: Task, mode: Mode, parts: Weighed[]): Group {
+  const seen = parts.map(({ part, weight }) => [part.id, weight, part.restsOn === 'both' && part.sees(task, mode)]);
+  const key = JSON.stringify([mode.id, mode.long, mode.motions, seen]);
   const group = groups.get(key) ?? { index: groups.size, mode, parts };
   groups.set(key, group);
   return group;
@@ -93,7 +93,8 @@ export function prepareTask(task: Task): PreparedTask {
       return weight > 0 ? [{ part, weight }] : [];
     });
     const restingOn = (what: Part['restsOn']) => parts.filter(({ part }) => part.restsOn === what);
-    return { mode, parts, ofBoth: restingOn('both'), ofCook: cookGroup(mode, restingOn('cook')) };
+    const shared = [restingOn('cook'), ...restingOn('both').map((each) => [each])];
+    return { mode, parts, groups: shared.map((group) => groupOf(task, mode, group)) };
   });
   const ready = { task, modes };
   prepared.set(task, ready);
@@ -141,24 +142,15 @@ function knownForCook(blade: BladeTraits, cook: CookContext): Known {
   return known;
 }
 
-/** What a group of parts that rest on the cook alone leaves. */
-function leftByCook(
-  blade: BladeTraits,
-  task: Task,
-  cook: CookContext,
-  known: Float64Array,
-  { index, mode, parts }: CookGroup,
-): number {
-  const before = known[index] ?? NaN;
-  if (before >= 0) return before;
+/** What a group of parts leaves, worked out for the first task that asks. */
+function leftByGroup(blade: BladeTraits, task: Task, cook: CookContext, { mode, parts }: Group): number {
   let product = 1;
   for (const { part, weight } of parts) product *= raised(part.value(blade, task, cook, mode), weight);
-  known[index] = product;
   return product;
 }
 
-/** The score of a blade in its best mode, 0–1. */
-function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, byCook: Float64Array): number {
+/** The score of a blade in its best mode, 0–1; `known`: what its groups leave, NaN where that is not known. */
+function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Float64Array): number {
   const { task, modes } = ready;
   const byTask = leftByTask(blade, ready, cook);
   let best = 0;
@@ -167,22 +159,23 @@ function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, by
     let product = byTask[m] ?? 0;
     // no part lifts a product: once it is behind, it stays behind
     if (!each || product <= best || vetoOf(blade, task, cook, each.mode)) continue;
-    product *= leftByCook(blade, task, cook, byCook, each.ofCook);
-    for (const { part, weight } of each.ofBoth) {
+    for (const group of each.groups) {
+      let left = known[group.index] ?? NaN;
+      if (Number.isNaN(left)) left = known[group.index] = leftByGroup(blade, task, cook, group);
+      product *= left;
       if (product <= best) break;
-      product *= raised(part.value(blade, task, cook, each.mode), weight);
     }
-    best = Math.max(best, product);
+    if (product > best) best = product;
   }
   return best;
 }
 
 /** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. Worked out once for each cook, task and blade. */
 export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
-  const { groups: byCook, scores } = knownForCook(blade, cook);
+  const { groups: left, scores } = knownForCook(blade, cook);
   const before = scores.get(ready);
   if (before !== undefined) return before;
-  const best = bestMode(blade, ready, cook, byCook);
+  const best = bestMode(blade, ready, cook, left);
   const score = withMeasured(100 * best, cook.measured[blade.blade.id]?.[ready.task.id]);
   scores.set(ready, score);
   return score;

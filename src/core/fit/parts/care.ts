@@ -31,6 +31,7 @@ export function taskLoadMet(task: Task, mode: Mode): number {
 export const edgeSafety: Part = {
   id: 'edge-safety',
   restsOn: 'both',
+  sees: (task, mode) => [taskLoadMet(task, mode)],
   name: 'Edge safety',
   about: 'Strength of the edge against what it may meet.',
   level: (_task, mode) => (mode.id === 'child' ? 0 : 1),
@@ -53,6 +54,7 @@ function exposure(b: BladeTraits, task: Task, { habits }: CookContext): number {
 export const corrosion: Part = {
   id: 'corrosion',
   restsOn: 'both',
+  sees: (task) => [task.acid],
   name: 'Rust',
   about: 'Reactive steel against acid and the habit of wiping.',
   level: () => 1,

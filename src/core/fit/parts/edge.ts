@@ -8,6 +8,7 @@ const { tip: t, face: f, crust: cr } = FIT;
 export const tip: Part = {
   id: 'tip',
   restsOn: 'both',
+  sees: (task) => [task.tip, task.load, Math.min(task.widthMm, task.heightMm * 2)],
   name: 'Tip',
   about: 'Distance from the holding hand to the tip, its shape and its thinness.',
   level: (task, mode) => (mode.id === 'tip' ? Math.max(1, task.tip) : task.tip),

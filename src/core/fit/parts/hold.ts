@@ -51,16 +51,19 @@ export function inHandLengthMm(handLengthMm: number): { fromMm: number; toMm: nu
   };
 }
 
+/** Whether firm food is turned into clean facets. */
+const facets = ({ clean, thin, firm }: Task): boolean => clean >= 2 && thin === 0 && firm >= 3;
+
 /** What the run of the edge does to round things held in the air: a hollow edge follows facets, a straight one all else. */
 function followsRound(b: BladeTraits, task: Task): number {
-  const facets = task.clean >= 2 && task.thin === 0 && task.firm >= 3;
-  if (b.blade.bellyMm < 0) return facets ? 1 : ih.hooked.value;
-  return facets ? ih.straightOnFacets.value : 1;
+  if (b.blade.bellyMm < 0) return facets(task) ? 1 : ih.hooked.value;
+  return facets(task) ? ih.straightOnFacets.value : 1;
 }
 
 export const inHand: Part = {
   id: 'in-hand',
   restsOn: 'both',
+  sees: (task) => (isSheet(task) ? [task.widthMm] : [facets(task)]),
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
   // small pieces are steadied in the fingers even when the tip does the work
@@ -104,6 +107,7 @@ const stoutness = (b: BladeTraits, task: Task) =>
 export const mass: Part = {
   id: 'mass',
   restsOn: 'both',
+  sees: (task, mode) => [task.weight, wantedWeightG(task, mode), task.load >= FIT.wedge.breaks.value],
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),
@@ -142,6 +146,7 @@ export const mass: Part = {
 export const handle: Part = {
   id: 'handle',
   restsOn: 'both',
+  sees: (task) => [isRawFlesh(task)],
   name: 'Handle',
   about: 'Whether the handle stands rough use and the machine, and comes clean.',
   level: () => 1,

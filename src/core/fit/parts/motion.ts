@@ -43,6 +43,7 @@ const DOING: Record<BoardMotion, string> = { rock: 'rocking', push: 'pushing', p
 export const motion: Part = {
   id: 'motion',
   restsOn: 'both',
+  sees: () => [],
   name: 'Motion',
   about: 'How well the profile carries the way this cook cuts, on food that suits it.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' ? 1 : 0),
@@ -73,6 +74,7 @@ function separated(b: BladeTraits, each: BoardMotion): number {
 export const contact: Part = {
   id: 'contact',
   restsOn: 'both',
+  sees: () => [],
   name: 'Contact',
   about: 'Share of the edge that meets the board, so that pieces come apart.',
   level: (task, mode) => (mode.id === 'board' || mode.id === 'slice' ? task.separate : 0),

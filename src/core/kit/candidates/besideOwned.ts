@@ -26,6 +26,45 @@ function mostBeside(had: number, counts: Counts): number {
 const isGeneralWork = (task: TaskLoad['task']): boolean =>
   !task.atTable && ['rock', 'push', 'chop'].includes(task.motions[0] ?? '') && !isFlesh(task);
 
+/** What is for sale as it was last counted beside a drawer. */
+interface Counted {
+  owned: readonly OwnedKnife[];
+  by: Map<Counts, Candidate[]>;
+}
+
+const lastCounted = new WeakMap<readonly Candidate[], Counted>();
+
+const isSameRow = (a: Float64Array, b: Float64Array): boolean =>
+  a.length === b.length && a.every((value, column) => value === b[column]);
+
+/** Whether two drawers take the same from what new knives count. */
+const isSameDrawer = (a: readonly OwnedKnife[], b: readonly OwnedKnife[]): boolean =>
+  a.length === b.length &&
+  a.every((one, i) => {
+    const other = b[i];
+    return (
+      other !== undefined &&
+      one.type === other.type &&
+      isSound(one) === isSound(other) &&
+      isSameRow(one.restored.usefulness, other.restored.usefulness)
+    );
+  });
+
+/** {@link besideOwned}, worked out once for the same list of candidates and an equal drawer. */
+export function countedBeside(
+  candidates: readonly Candidate[],
+  owned: readonly OwnedKnife[],
+  loads: readonly TaskLoad[],
+  counts: Counts,
+): Candidate[] {
+  const last = lastCounted.get(candidates);
+  const known = last && isSameDrawer(last.owned, owned) ? last : { owned, by: new Map<Counts, Candidate[]>() };
+  const counted = known.by.get(counts) ?? besideOwned(candidates, owned, loads, counts);
+  known.by.set(counts, counted);
+  lastCounted.set(candidates, known);
+  return counted;
+}
+
 /**
  * Beside a sound owned knife of the same kind of work a new one counts only what it rescues (handbook 8.1), or as much more as is asked for; so does a
  * knife of another kind at a general knife's work. A second piece of an owned kind is told as one.

@@ -11,7 +11,7 @@ import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Reference } from '../../reference';
 import { knivesForSale } from '../candidates/sold';
 import { isBuyable } from '../candidates/allowed';
-import { besideOwned, type Counts } from '../candidates/besideOwned';
+import { countedBeside, type Counts } from '../candidates/besideOwned';
 import { careSteps } from '../candidates/care';
 import { bladesOwned, type OwnedKnife, ownedKnives } from '../candidates/owned';
 import { toolRows, toolScores, toolSteps } from '../candidates/tools';
@@ -141,6 +141,15 @@ function keptOf(
   return before?.scoredFor === scoredFor && before.models === models ? before : null;
 }
 
+const knownBuyable = new WeakMap<readonly Candidate[], Candidate[]>();
+
+/** Of what is for sale that for which there is work, worked out once. */
+function buyableOf(sold: readonly Candidate[], making: Making): Candidate[] {
+  const buyable = knownBuyable.get(sold) ?? sold.filter((c) => isBuyable(c, making));
+  knownBuyable.set(sold, buyable);
+  return buyable;
+}
+
 /** Tools and cutlery that are there whatever is chosen, as they serve. */
 function givenRows(making: Making): Float64Array[] {
   const { kitchen, loads } = making;
@@ -190,7 +199,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const scoredFor = basisOf(kitchen, cooks, loads);
   const known = keptOf(before, scoredFor, making);
   const sold = known?.sold ?? knivesForSale(making);
-  const buyable = sold.filter((c) => isBuyable(c, making));
+  const buyable = buyableOf(sold, making);
   const tools = toolSteps(making).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
   const beside = [...careSteps(making, owned), ...tools];
   const asked = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
@@ -215,7 +224,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   }
   const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
   return keepingOwned((counts) => {
-    const counted = besideOwned(buyable, owned, loads, counts);
+    const counted = countedBeside(buyable, owned, loads, counts);
     const problem = problemOf(reduced(counted, rules, school, reference, scale), rules);
     return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
   });

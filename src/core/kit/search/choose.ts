@@ -26,21 +26,36 @@ export interface Chosen {
   unmet: number;
 }
 
-/**
- * The better of filling by gain and by gain for money, exchanged until nothing improves, from nothing and from a kindred kit; `kindredOnly`:
- * from that alone where the money reaches it.
- */
-function filled(chooser: Chooser, seed: readonly string[], kindredOnly: boolean): Choice {
-  const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
-  const starts = [...(seeded && kindredOnly ? [] : [chooser.empty()]), ...(seeded ? [seeded] : [])];
-  return starts
-    .flatMap((start) =>
-      (chooser.isLimited ? [false, true] : [false]).map((byMoney) =>
-        chooser.exchange(chooser.fill(new Int32Array(start), byMoney)),
-      ),
-    )
+/** The better of filling a start by gain and by gain for money, each exchanged until nothing improves. */
+function filledFrom(chooser: Chooser, start: Choice): Choice {
+  const fill = (byMoney: boolean) => chooser.fill(new Int32Array(start), byMoney);
+  const byGain = fill(false);
+  const byMoney = chooser.isLimited ? fill(true) : byGain;
+  const isSame = byMoney.every((candidate, place) => candidate === byGain[place]);
+  return bestOf(
+    chooser,
+    (isSame ? [byGain] : [byGain, byMoney]).map((choice) => chooser.exchange(choice)),
+  );
+}
+
+const bestOf = (chooser: Chooser, choices: readonly Choice[]): Choice =>
+  choices
     .map((choice) => ({ choice, worth: chooser.worth(choice) }))
     .reduce((best, each) => (each.worth > best.worth ? each : best)).choice;
+
+const filledBefore = new WeakMap<Problem, Choice>();
+
+/**
+ * A first kit, filled from nothing and from a kindred kit; `kindredOnly`: from that alone where the money reaches it. What is filled from nothing
+ * is worked out once for a problem.
+ */
+function filled(whole: Problem, chooser: Chooser, seed: readonly string[], kindredOnly: boolean): Choice {
+  const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
+  const led = seeded && filledFrom(chooser, seeded);
+  if (led && kindredOnly) return led;
+  const plain = filledBefore.get(whole) ?? filledFrom(chooser, chooser.empty());
+  filledBefore.set(whole, plain);
+  return led ? bestOf(chooser, [plain, led]) : plain;
 }
 
 /**
@@ -55,7 +70,7 @@ export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: r
     return asserted(problem, { choice, worth: chooser.worth(choice), unmet });
   };
   if (proof) return told(proof.choice);
-  const first = filled(chooser, seed, effort.nodes === 0);
+  const first = filled(whole, chooser, seed, effort.nodes === 0);
   if (effort.nodes === 0) return told(first);
   const search = new ExactSearch(problem, first, undefined, undefined, effort.rootSteps);
   search.step(effort.nodes);

@@ -5,6 +5,39 @@ import { type MoneyScale, costOf, surchargeOf } from './worth';
 /** Slack where figures are summed. */
 const SAME_SUM = 1e-9;
 
+/** Who may stand in for a candidate in all it does, by index: the others that count at least as much everywhere, the most useful first. */
+type StandIns = readonly number[];
+
+const known = new WeakMap<readonly Candidate[], readonly StandIns[]>();
+
+const isNowhereLess = (one: Float64Array, other: Float64Array): boolean => {
+  for (let t = 0; t < one.length; t++) if ((one[t] ?? 0) < (other[t] ?? 0)) return false;
+  return true;
+};
+
+/** The stand-ins of every candidate, whatever they cost: worked out once for a list. */
+function standIns(candidates: readonly Candidate[]): readonly StandIns[] {
+  const before = known.get(candidates);
+  if (before) return before;
+  const sums = new Float64Array(candidates.length);
+  candidates.forEach(({ counted }, i) => {
+    for (let t = 0; t < counted.length; t++) sums[i] = (sums[i] ?? 0) + (counted[t] ?? 0);
+  });
+  const bySum = candidates.map((_, i) => i).sort((a, b) => (sums[b] ?? 0) - (sums[a] ?? 0));
+  const found = candidates.map(({ counted }, b) => {
+    const nowhereLess: number[] = [];
+    for (const a of bySum) {
+      // who is worth less altogether is beaten somewhere
+      if ((sums[a] ?? 0) < (sums[b] ?? 0) - SAME_SUM) break;
+      const row = candidates[a]?.counted;
+      if (a !== b && row && isNowhereLess(row, counted)) nowhereLess.push(a);
+    }
+    return nowhereLess;
+  });
+  known.set(candidates, found);
+  return found;
+}
+
 /**
  * Drops what can never be the better choice: a candidate that another of its kind, or one of another kind that costs no more even as a second
  * piece of its own, equals or beats in everything for no more money. Of two equals the one first by id stays, so that the order of the catalogue changes
@@ -15,37 +48,20 @@ export function withoutDominated(
   scale: MoneyScale,
   lowest = (c: Candidate): number => c.priceMinor,
 ): Candidate[] {
-  const of = (figure: (c: Candidate) => number) => new Float64Array(candidates.map(figure));
-  const price = of((c) => c.priceMinor);
-  const cost = of((c) => costOf(c, scale));
-  const least = of(lowest);
-  const leastCost = of((c) => costOf({ ...c, priceMinor: lowest(c) }, scale));
-  const extra = new Float64Array(candidates.map((c, i) => surchargeOf(c, cost[i] ?? 0, scale)));
-  const sum = of((c) => c.counted.reduce((x, y) => x + y, 0));
-  const kinds = candidates.map(kindOfWork);
-  const beats = (a: number, b: number): boolean => {
-    if ((price[a] ?? 0) > (least[b] ?? 0) || (cost[a] ?? 0) > (leastCost[b] ?? 0)) return false;
+  const better = standIns(candidates);
+  const cost = new Float64Array(candidates.map((c) => costOf(c, scale)));
+  const beats = (a: Candidate, costA: number, b: Candidate, leastPrice: number, leastCost: number): boolean => {
+    if (a.priceMinor > leastPrice || costA > leastCost) return false;
     // beside one of its own kind it costs more, where the other might not
-    if (kinds[a] !== kinds[b] && (cost[a] ?? 0) + (extra[a] ?? 0) > (leastCost[b] ?? 0)) return false;
-    const one = candidates[a];
-    const other = candidates[b];
-    if (!one || !other) return false;
-    let strictly = (price[a] ?? 0) < (least[b] ?? 0) || (cost[a] ?? 0) < (leastCost[b] ?? 0);
-    for (let t = 0; t < one.counted.length; t++) {
-      const x = one.counted[t] ?? 0;
-      const y = other.counted[t] ?? 0;
-      if (x < y) return false;
-      if (x > y) strictly = true;
-    }
-    return strictly || one.id < other.id;
+    if (kindOfWork(a) !== kindOfWork(b) && costA + surchargeOf(a, costA, scale) > leastCost) return false;
+    return a.priceMinor < leastPrice || costA < leastCost || a.id < b.id || !isNowhereLess(b.counted, a.counted);
   };
-  // who is worth less altogether is beaten somewhere: only those worth as much are looked at
-  const bySum = candidates.map((_, i) => i).sort((a, b) => (sum[b] ?? 0) - (sum[a] ?? 0));
-  return candidates.filter((_, b) => {
-    for (const a of bySum) {
-      if ((sum[a] ?? 0) < (sum[b] ?? 0) - SAME_SUM) return true;
-      if (a !== b && beats(a, b)) return false;
-    }
-    return true;
+  return candidates.filter((b, i) => {
+    const leastPrice = lowest(b);
+    const leastCost = leastPrice === b.priceMinor ? (cost[i] ?? 0) : costOf(b, scale, leastPrice);
+    return !(better[i] ?? []).some((a) => {
+      const other = candidates[a];
+      return other !== undefined && beats(other, cost[a] ?? 0, b, leastPrice, leastCost);
+    });
   });
 }

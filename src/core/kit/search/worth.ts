@@ -54,18 +54,18 @@ const isThing = ({ action }: Candidate) => action === 'buy' || action === 'tool'
 
 /**
  * What a step costs in coverage, 0–1: price and keeping over the price of a point, and half a point at least, so that nothing is proposed that
- * adds less. Two points at least beside an owned piece of its kind.
+ * adds less. Two points at least beside an owned piece of its kind. `priceMinor`: what it is sold for here.
  */
-export function costOf(step: Candidate, scale: MoneyScale): number {
+export function costOf(step: Candidate, scale: MoneyScale, priceMinor = step.priceMinor): number {
   const { pointMinor, keepMinor, inNumbers } = scale;
   const point = step.isMain === true ? pointMinor * WORTH.mainKnife.value : pointMinor;
-  const paid = (step.priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
+  const paid = (priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
   const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
-  return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);
+  return Math.max(least, paid + (step.dislike ?? 0)) + dearer(priceMinor, scale);
 }
 
 /** Where a least cost hides the price the cheaper of two is still the better: a thousandth of what the price comes to. */
-const dearer = ({ priceMinor }: Candidate, { pointMinor }: MoneyScale): number =>
+const dearer = (priceMinor: number, { pointMinor }: MoneyScale): number =>
   (WORTH.dearer.value * priceMinor) / (100 * pointMinor);
 
 /** Least a second piece for one kind of work adds, coverage. */
@@ -83,7 +83,7 @@ export function surchargeOf(step: Candidate, cost: number, scale: MoneyScale): n
   const { inNumbers, alone } = scale;
   if (step.action !== 'buy' || inNumbers) return 0;
   if (alone && isAllRound(step.type)) return WORTH.secondGeneral.value - WORTH.halfPoint.value;
-  return Math.max(0, leastAgain(step) + dearer(step, scale) - cost);
+  return Math.max(0, leastAgain(step) + dearer(step.priceMinor, scale) - cost);
 }
 
 /** Price paid and kept over the price of a point, in points: what a plan tells as paid. */
