@@ -14,7 +14,7 @@ import { board, comfort, reach, span } from './parts/length';
 import { felt } from './parts/felt';
 import { contact, motion } from './parts/motion';
 import type { BladeTraits } from './traits';
-import { vetoOf } from './vetoes';
+import { barredFor, barredOnBoard, leftFor, unsafeForAnyone, vetoOf } from './vetoes';
 import { scoreWord } from './words';
 
 /** Every part of the score, in the order they are shown. */
@@ -56,11 +56,15 @@ interface PreparedMode {
   mode: Mode;
   parts: Weighed[];
   /** The parts that rest on the cook, in groups shared with other tasks: first those that rest on nothing else, then each that sees the task too. */
-  groups: Group[];
+  groups: readonly Group[];
+  /** Where what each group leaves stands in tables. */
+  places: Int32Array;
 }
 
 /** A task made ready for scoring. */
 export interface PreparedTask {
+  /** Which of all tasks ever prepared: where its figures stand in tables. */
+  index: number;
   task: Task;
   modes: PreparedMode[];
 }
@@ -74,6 +78,7 @@ interface Group {
 
 const groups = new Map<string, Group>();
 const prepared = new WeakMap<Task, PreparedTask>();
+let preparedSoFar = 0;
 
 function groupOf(task: Task, mode: Mode, parts: Weighed[]): Group {
   const seen = parts.map(({ part, weight }) => [part.id, weight, part.restsOn === 'both' && part.sees(task, mode)]);
@@ -94,9 +99,10 @@ export function prepareTask(task: Task): PreparedTask {
     });
     const restingOn = (what: Part['restsOn']) => parts.filter(({ part }) => part.restsOn === what);
     const shared = [restingOn('cook'), ...restingOn('both').map((each) => [each])];
-    return { mode, parts, groups: shared.map((group) => groupOf(task, mode, group)) };
+    const own = shared.filter((each) => each.length > 0).map((each) => groupOf(task, mode, each));
+    return { mode, parts, groups: own, places: new Int32Array(own.map(({ index }) => index)) };
   });
-  const ready = { task, modes };
+  const ready = { index: preparedSoFar++, task, modes };
   prepared.set(task, ready);
   return ready;
 }
@@ -104,39 +110,55 @@ export function prepareTask(task: Task): PreparedTask {
 /** A value to its exponent, without the power where there is none. */
 const raised = (value: number, weight: number) => (value === 1 || weight === 1 ? value : Math.pow(value, weight));
 
-/** What the parts that rest on the task alone leave of each way, its own cost included. */
-function leftByTask(blade: BladeTraits, { task, modes }: PreparedTask, cook: CookContext): Float64Array {
-  const before = blade.forTask.get(task);
+/** What the parts that rest on the task alone leave of each way, its own cost included; 0 where it is unsafe for anyone. */
+function leftByTask(blade: BladeTraits, { index, task, modes }: PreparedTask, cook: CookContext): Float64Array {
+  const before = blade.forTask[index];
   if (before) return before;
   const left = new Float64Array(
     modes.map(({ mode, parts }) =>
       parts.reduce(
         (product, { part, weight }) =>
           part.restsOn === 'task' ? product * raised(part.value(blade, task, cook, mode), weight) : product,
-        mode.factor,
+        unsafeForAnyone(blade, task, mode) ? 0 : mode.factor,
       ),
     ),
   );
-  blade.forTask.set(task, left);
+  blade.forTask[index] = left;
   return left;
 }
 
-/** What has been worked out of a blade for a cook: what the groups of parts leave, and whole scores by task. */
+/** What has been worked out of a blade for a cook, NaN elsewhere: what the groups of parts leave, and whole scores by task. */
 interface Known {
   groups: Float64Array;
-  scores: Map<PreparedTask, number>;
+  scores: Float64Array;
+  /** Whether the cook does nothing with it whatever the task, and whether no board work. */
+  isBarred: boolean;
+  isBarredOnBoard: boolean;
+  /** What the cook measured with it, by task. */
+  measured: CookContext['measured'][string] | undefined;
 }
 
 /** What is known of each blade goes with the cook. */
 const byCooks = new WeakMap<CookContext, Map<BladeTraits, Known>>();
 
+/** A table of so many figures, with those of a smaller one. */
+function widened(before: Float64Array | undefined, size: number): Float64Array {
+  if (before && before.length >= size) return before;
+  const wide = new Float64Array(size).fill(NaN);
+  if (before) wide.set(before);
+  return wide;
+}
+
 function knownForCook(blade: BladeTraits, cook: CookContext): Known {
   const blades = byCooks.get(cook) ?? new Map<BladeTraits, Known>();
   const before = blades.get(blade);
-  if (before && before.groups.length >= groups.size) return before;
+  if (before && before.groups.length >= groups.size && before.scores.length >= preparedSoFar) return before;
   const known = {
-    groups: new Float64Array(groups.size).fill(NaN),
-    scores: before?.scores ?? new Map<PreparedTask, number>(),
+    groups: widened(before?.groups, groups.size),
+    scores: widened(before?.scores, preparedSoFar),
+    isBarred: (leftFor(blade, cook) ?? barredFor(blade, cook)) !== null,
+    isBarredOnBoard: barredOnBoard(blade, cook) !== null,
+    measured: cook.measured[blade.blade.id],
   };
   byCooks.set(cook, blades.set(blade, known));
   return known;
@@ -149,8 +171,8 @@ function leftByGroup(blade: BladeTraits, task: Task, cook: CookContext, { mode, 
   return product;
 }
 
-/** The score of a blade in its best mode, 0–1; `known`: what its groups leave, NaN where that is not known. */
-function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Float64Array): number {
+/** The score of a blade in its best mode, 0–1. */
+function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Known): number {
   const { task, modes } = ready;
   const byTask = leftByTask(blade, ready, cook);
   let best = 0;
@@ -158,27 +180,49 @@ function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, kn
     const each = modes[m];
     let product = byTask[m] ?? 0;
     // no part lifts a product: once it is behind, it stays behind
-    if (!each || product <= best || vetoOf(blade, task, cook, each.mode)) continue;
-    for (const group of each.groups) {
-      let left = known[group.index] ?? NaN;
-      if (Number.isNaN(left)) left = known[group.index] = leftByGroup(blade, task, cook, group);
+    if (!each || product <= best || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
+    const { groups: own, places } = each;
+    for (let k = 0; k < places.length; k++) {
+      const place = places[k] ?? 0;
+      let left = known.groups[place] ?? NaN;
+      // NaN alone is not equal to itself
+      if (left !== left) {
+        const group = own[k];
+        left = known.groups[place] = group ? leftByGroup(blade, task, cook, group) : 1;
+      }
       product *= left;
-      if (product <= best) break;
     }
     if (product > best) best = product;
   }
   return best;
 }
 
-/** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. Worked out once for each cook, task and blade. */
-export function scoreFor(blade: BladeTraits, ready: PreparedTask, cook: CookContext): number {
-  const { groups: left, scores } = knownForCook(blade, cook);
-  const before = scores.get(ready);
-  if (before !== undefined) return before;
-  const best = bestMode(blade, ready, cook, left);
-  const score = withMeasured(100 * best, cook.measured[blade.blade.id]?.[ready.task.id]);
-  scores.set(ready, score);
+function scoreKnowing(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Known): number {
+  const before = known.scores[ready.index] ?? NaN;
+  if (!Number.isNaN(before)) return before;
+  const best = known.isBarred ? 0 : bestMode(blade, ready, cook, known);
+  const score = known.measured ? withMeasured(100 * best, known.measured[ready.task.id]) : 100 * best;
+  known.scores[ready.index] = score;
   return score;
+}
+
+/** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. Worked out once for each cook, task and blade. */
+export const scoreFor = (blade: BladeTraits, ready: PreparedTask, cook: CookContext): number =>
+  scoreKnowing(blade, ready, cook, knownForCook(blade, cook));
+
+/** {@link scoreFor} of many tasks, written into a row from `at` on. */
+export function scoresFor(
+  blade: BladeTraits,
+  tasks: readonly PreparedTask[],
+  cook: CookContext,
+  row: Float64Array,
+  at: number,
+): void {
+  const known = knownForCook(blade, cook);
+  for (let t = 0; t < tasks.length; t++) {
+    const ready = tasks[t];
+    if (ready) row[at + t] = scoreKnowing(blade, ready, cook, known);
+  }
 }
 
 /** Score of a fresh edge for the cook of a kitchen whom the blade suits best, 0–100: everyone takes the knife of their own hand. */

@@ -6,7 +6,6 @@ import type { BladeModel, Steel } from '../blade/schema';
 import { KEEPING } from '../constants';
 import { widthAtMm } from '../blade/spineLine';
 import { edgeStrength, hardness } from '../blade/strength';
-import type { Task } from '../cutting/task';
 import type { BoardMotion } from '../kitchen/kitchen';
 import type { Reference } from '../reference';
 import { FIT } from '../constants';
@@ -37,8 +36,8 @@ export interface BladeTraits {
   faceQuality: number;
   woodHandle: boolean;
   knuckleRoomMm(palmBreadthMm: number, grip?: Grip): number;
-  /** What the parts that rest on the task alone leave of each of its ways, 0–1: filled as it is scored. */
-  forTask: Map<Task, Float64Array>;
+  /** What the parts that rest on the task alone leave of each of its ways, 0–1, by the index of the prepared task: filled as it is scored. */
+  forTask: (Float64Array | undefined)[];
 }
 
 function faceQuality(blade: BladeModel, angleDeg: number): number {
@@ -125,7 +124,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
     faceQuality: faceQuality(blade, angleDeg),
     woodHandle: ['octagon', 'oval', 'd-shape'].includes(blade.handleStyle),
     knuckleRoomMm: (palm, grip) => knuckleRoomMm(blade, palm, grip),
-    forTask: new Map(),
+    forTask: [],
   };
 }
 

@@ -7,8 +7,12 @@ import type { BladeTraits } from './traits';
 
 const { edgeSafety: es, practice: pr, child: ch } = FIT;
 
-/** Where nobody should use this blade for this task, whoever they are: the reason, or null. */
-function unsafeForAnyone(b: BladeTraits, task: Task, { habits, shared }: CookContext, mode: Mode): string | null {
+/** Where nobody should use this blade for this task, whoever they are and wherever: the reason, or null. */
+export function unsafeForAnyone(b: BladeTraits, task: Task, mode: Mode): string | null {
+  return unsafeWork(b, task, mode) ?? (mode.id === 'child' ? unsafeForChild(b) : null);
+}
+
+function unsafeWork(b: BladeTraits, task: Task, mode: Mode): string | null {
   const { blade } = b;
   const prying = blade.tip === 'blunt' && blade.spineTipMm >= es.pryTip.value && blade.lengthMm <= es.pryLength.value;
   if (mode.id === 'pry')
@@ -21,8 +25,6 @@ function unsafeForAnyone(b: BladeTraits, task: Task, { habits, shared }: CookCon
     return `A spine of ${blade.spineHeelMm} mm is too thin to be swung at bone or shell.`;
   if (mode.id === 'cleave' && task.load >= es.boneLoad.value && b.hardness >= es.hardOnBone.value)
     return `An edge of ${b.hardness} HRC is never swung at bone or shell: it will chip.`;
-  if (ceramic && (shared || habits.roughUse || habits.storage === 'loose' || habits.storage === 'roll'))
-    return 'Ceramic breaks where knives are shared, dropped or carried loose.';
   if (task.load > 0 && taskLoadMet(task, mode) - b.strength > es.veto.value)
     return 'The edge will chip on what it may meet here.';
   return null;
@@ -45,24 +47,35 @@ function wrongHand(b: BladeTraits, cook: CookContext): string | null {
   return null;
 }
 
-function tooMuchForANewCook(b: BladeTraits, cook: CookContext, mode: Mode): string | null {
-  if (cook.cook.experience !== 'new') return null;
-  const asked = cook.asksFor.includes(b.blade.type) || cook.asksFor.includes(b.blade.id);
-  if (asked) return null;
-  if (b.blade.bevel === 'single') return 'A single bevel is not a first knife.';
-  const long = b.blade.lengthMm > pr.long.value && (cook.cook.wantsLengthMm ?? 0) <= pr.long.value;
-  if (long && mode.id === 'board') return `Over ${pr.long.value} mm is too long for a first board knife.`;
-  return null;
+function tooBrittle({ blade }: BladeTraits, { habits, shared }: CookContext): string | null {
+  const isKnocked = shared || habits.roughUse || habits.storage === 'loose' || habits.storage === 'roll';
+  return blade.steel === 'ceramic' && isKnocked
+    ? 'Ceramic breaks where knives are shared, dropped or carried loose.'
+    : null;
 }
 
-/** Why this blade must not do this task in this way for this cook; null when it may (handbook 4, vetoes). */
-export function vetoOf(b: BladeTraits, task: Task, cook: CookContext, mode: Mode): string | null {
-  const left = cook.cook.felt[b.blade.id]?.leftFor;
-  if (left) return left;
-  return (
-    unsafeForAnyone(b, task, cook, mode) ??
-    (mode.id === 'child' ? unsafeForChild(b) : null) ??
-    wrongHand(b, cook) ??
-    tooMuchForANewCook(b, cook, mode)
-  );
+const isBeginner = (b: BladeTraits, { cook, asksFor }: CookContext): boolean =>
+  cook.experience === 'new' && !asksFor.includes(b.blade.type) && !asksFor.includes(b.blade.id);
+
+/** Why a cook does nothing at all with a blade; null where nothing bars it. */
+export function barredFor(b: BladeTraits, cook: CookContext): string | null {
+  const practice = isBeginner(b, cook) && b.blade.bevel === 'single' ? 'A single bevel is not a first knife.' : null;
+  return tooBrittle(b, cook) ?? wrongHand(b, cook) ?? practice;
 }
+
+/** Why a cook does no board work with a blade that is used for other things; null where nothing bars it. */
+export function barredOnBoard(b: BladeTraits, cook: CookContext): string | null {
+  const long = b.blade.lengthMm > pr.long.value && (cook.cook.wantsLengthMm ?? 0) <= pr.long.value;
+  return isBeginner(b, cook) && long ? `Over ${pr.long.value} mm is too long for a first board knife.` : null;
+}
+
+/** Why a cook who held a blade left it; null for any other. */
+export const leftFor = ({ blade }: BladeTraits, { cook }: CookContext): string | null =>
+  cook.felt[blade.id]?.leftFor ?? null;
+
+/** Why this blade must not do this task in this way for this cook; null when it may (handbook 4, vetoes). */
+export const vetoOf = (b: BladeTraits, task: Task, cook: CookContext, mode: Mode): string | null =>
+  leftFor(b, cook) ??
+  unsafeForAnyone(b, task, mode) ??
+  barredFor(b, cook) ??
+  (mode.id === 'board' ? barredOnBoard(b, cook) : null);

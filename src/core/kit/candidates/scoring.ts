@@ -4,7 +4,7 @@ import { biteLost, keennessNeed } from '../../cutting/work';
 import { type EdgeCare, edgeLife, type EdgeLife } from '../../edge/keenness';
 import { ramp } from '../../fit/curves';
 import type { CookContext } from '../../fit/cook';
-import { conditionFactor, type PreparedTask, prepareTask, scoreFor } from '../../fit/score';
+import { conditionFactor, type PreparedTask, prepareTask, scoresFor } from '../../fit/score';
 import type { BladeTraits } from '../../fit/traits';
 import type { Kitchen, Owned } from '../../kitchen/kitchen';
 import { rescued, rescues } from '../demand/rescue';
@@ -56,8 +56,7 @@ export function scoringOf(kitchen: Kitchen, loads: readonly TaskLoad[], cooks: r
 /** Scores with a fresh edge, by hand and task, in one array. */
 export function sharpScores(blade: BladeTraits, { tasks, hands }: Pick<Scoring, 'tasks' | 'hands'>): Float64Array {
   const sharp = new Float64Array(hands.length * tasks.length);
-  let at = 0;
-  for (const { cook } of hands) for (const task of tasks) sharp[at++] = scoreFor(blade, task, cook);
+  hands.forEach(({ cook }, h) => scoresFor(blade, tasks, cook, sharp, h * tasks.length));
   return sharp;
 }
 

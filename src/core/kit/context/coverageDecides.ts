@@ -17,7 +17,7 @@ export function coverageDecides({ problem, kitchen }: PlanningContext, chosen: C
   let covered = coverageOfKit(problem, kit);
   for (const share of LESS_MONEY) {
     const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
-    const { choice } = chooseKit({ ...problem, scale }, ROUGH, undefined, seed);
+    const { choice } = chooseKit({ ...problem, scale }, ROUGH, { seed });
     const covers = coverageOfKit(problem, kitOf(problem, choice));
     if (covers > covered + 1e-9) {
       covered = covers;

@@ -191,7 +191,7 @@ const sofar = (context: PlanningContext, { proof }: Rung): Proven => ({
 /** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
 export function* proveBest(context: PlanningContext): Generator<Proven, Proven> {
   const { problem } = affordable(context.problem);
-  const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, undefined, context.seed).choice);
+  const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, { seed: context.seed }).choice);
   while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: context };
   const offers = offersFor(context);
   const { rootMultipliers: hint, work } = search;

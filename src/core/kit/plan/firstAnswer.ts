@@ -4,6 +4,8 @@ import { chooseKit, type Chosen, type Effort, ROUGH } from '../search/choose';
 import { offersFor, taking } from '../offers/offers';
 import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
+import { ExactSearch } from '../search/exact';
+import { affordable, placed } from '../search/problem';
 import { coverageDecides } from '../context/coverageDecides';
 
 /** A kit and the context it stands on. */
@@ -26,31 +28,42 @@ function nearOffers(context: PlanningContext, kit: readonly Candidate[]): Planni
     .flatMap((offer) => taking(context, offer));
 }
 
+/** Steps by which the bound of a kit with an offer is lowered before the offer is tried. */
+const PROBE_STEPS = 6;
+
+/** Whether a kit within some limits may be worth more than one that is known, as far as a quick bound tells. */
+function mayBeat({ problem }: PlanningContext, kit: readonly Candidate[], { worth, multipliers }: Chosen): boolean {
+  const ids = kit.map(({ id }) => id);
+  const { problem: within } = affordable(problem);
+  const here = within.candidates.flatMap(({ id }, i) => (ids.includes(id) ? [i] : []));
+  return !new ExactSearch(within, placed(within, here), multipliers, worth, PROBE_STEPS).isHopeless;
+}
+
 /**
  * The first answer: the quick kit of the kitchen as it is, with the offers that help it, or, where nobody sharpens, with a sharpening service;
  * whichever is worth most.
  */
 export function firstAnswer(context: PlanningContext, effort: Effort): ChosenOn {
-  const on = (of: PlanningContext, how: Effort, seed = of.seed): ChosenOn => ({
+  const on = (of: PlanningContext, how: Effort, before: Parameters<typeof chooseKit>[2]): ChosenOn => ({
     context: of,
-    chosen: chooseKit(of.problem, how, undefined, seed),
+    chosen: chooseKit(of.problem, how, before),
   });
   const better = (a: ChosenOn, b: ChosenOn) => (b.chosen.worth > a.chosen.worth + 1e-9 ? b : a);
-  const plain = on(context, effort);
-  const kit = kitOf(context.problem, plain.chosen.choice);
+  const plain = on(context, effort, { seed: context.seed });
+  const beside = plain.chosen;
+  const kit = kitOf(context.problem, beside.choice);
   const seed = kit.map((c) => c.id);
   const tried = nearOffers(context, kit)
-    .map((offered) => on(offered, ROUGH, seed))
+    .filter((offered) => mayBeat(offered, kit, beside))
+    .map((offered) => on(offered, ROUGH, { seed }))
     .sort((a, b) => b.chosen.worth - a.chosen.worth)
     .slice(0, 1)
-    .filter(({ chosen }) => chosen.worth > plain.chosen.worth - HOPELESS)
-    .map((near) =>
-      on(
-        near.context,
-        effort,
-        kitOf(near.context.problem, near.chosen.choice).map((c) => c.id),
-      ),
-    );
-  const best = [...tried, ...(context.serviced ? [on(context.serviced, effort)] : [])].reduce(better, plain);
+    .filter(({ chosen }) => chosen.worth > beside.worth - HOPELESS)
+    .map((near) => {
+      const from = kitOf(near.context.problem, near.chosen.choice).map((c) => c.id);
+      return on(near.context, effort, { seed: from, beside });
+    });
+  const { serviced } = context;
+  const best = [...tried, ...(serviced ? [on(serviced, effort, { seed: serviced.seed })] : [])].reduce(better, plain);
   return { ...best, chosen: coverageDecides(best.context, best.chosen) };
 }

@@ -83,7 +83,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
 export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = context;
   const { currency } = kitchen;
-  const { choice, unmet } = given ?? chooseKit(problem, effort, undefined, context.seed);
+  const { choice, unmet } = given ?? chooseKit(problem, effort, { seed: context.seed });
   const kit = kitOf(problem, choice);
   const { all, services, planned, withService, needed, orderCosts, now } = cuttingSteps(
     context,

@@ -29,7 +29,7 @@ export function* planning(context: PlanningContext): Generator<Proven, Planned> 
   const { proof, on } = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
   const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
   const bound = Math.max(plain.proof.bound, serviced?.proof.bound ?? 0);
-  const found = { context: on, chosen: chooseKit(on.problem, THOROUGH, proof) };
+  const found = { context: on, chosen: chooseKit(on.problem, THOROUGH, { proof }) };
   // where the proof had to stop, the first answer may have been the better kit
   const quick = proven ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;

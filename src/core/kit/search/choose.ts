@@ -24,6 +24,8 @@ export interface Chosen {
   worth: number;
   /** Required places the budget could not fill. */
   unmet: number;
+  /** Where a search was made, its multipliers at the root. */
+  multipliers?: Float64Array;
 }
 
 /** The better of filling a start by gain and by gain for money, each exchanged until nothing improves. */
@@ -58,11 +60,18 @@ function filled(whole: Problem, chooser: Chooser, seed: readonly string[], kindr
   return led ? bestOf(chooser, [plain, led]) : plain;
 }
 
-/**
- * The kit of greatest worth as far as a filling and the first nodes of an exact search find it, or the kit of a search that has been made.
- * `seed`: candidates, by id, of a kindred kit to start from as well, or, with no nodes, alone. Deterministic.
- */
-export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: readonly string[] = []): Chosen {
+/** What is known before a kit is chosen. */
+interface Before {
+  /** A search that has been made: its kit is taken. */
+  proof?: Proof;
+  /** Candidates, by id, of a kindred kit to start from as well, or, with no nodes, alone. */
+  seed?: readonly string[] | undefined;
+  /** A kindred choice: only a kit worth more is of use, so the search ends where none can come. */
+  beside?: Chosen;
+}
+
+/** The kit of greatest worth as far as a filling and the first nodes of an exact search find it. Deterministic. */
+export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], beside }: Before = {}): Chosen {
   const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
   const told = (found: Choice): Chosen => {
@@ -72,7 +81,7 @@ export function chooseKit(whole: Problem, effort: Effort, proof?: Proof, seed: r
   if (proof) return told(proof.choice);
   const first = filled(whole, chooser, seed, effort.nodes === 0);
   if (effort.nodes === 0) return told(first);
-  const search = new ExactSearch(problem, first, undefined, undefined, effort.rootSteps);
+  const search = new ExactSearch(problem, first, beside?.multipliers, beside?.worth, effort.rootSteps);
   search.step(effort.nodes);
-  return told(search.proof().choice);
+  return { ...told(search.proof().choice), multipliers: search.rootMultipliers };
 }

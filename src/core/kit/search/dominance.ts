@@ -15,22 +15,36 @@ const isNowhereLess = (one: Float64Array, other: Float64Array): boolean => {
   return true;
 };
 
+/** The column in which a row lies furthest above the mean: where most others fall short of it. */
+function outstanding(row: Float64Array, mean: Float64Array): number {
+  let best = 0;
+  for (let t = 1; t < row.length; t++)
+    if ((row[t] ?? 0) - (mean[t] ?? 0) > (row[best] ?? 0) - (mean[best] ?? 0)) best = t;
+  return best;
+}
+
 /** The stand-ins of every candidate, whatever they cost: worked out once for a list. */
 function standIns(candidates: readonly Candidate[]): readonly StandIns[] {
   const before = known.get(candidates);
   if (before) return before;
-  const sums = new Float64Array(candidates.length);
-  candidates.forEach(({ counted }, i) => {
-    for (let t = 0; t < counted.length; t++) sums[i] = (sums[i] ?? 0) + (counted[t] ?? 0);
+  const rows = candidates.map(({ counted }) => counted);
+  const sums = new Float64Array(rows.length);
+  const mean = new Float64Array(rows[0]?.length ?? 0);
+  rows.forEach((row, i) => {
+    for (let t = 0; t < row.length; t++) {
+      sums[i] = (sums[i] ?? 0) + (row[t] ?? 0);
+      mean[t] = (mean[t] ?? 0) + (row[t] ?? 0) / rows.length;
+    }
   });
-  const bySum = candidates.map((_, i) => i).sort((a, b) => (sums[b] ?? 0) - (sums[a] ?? 0));
-  const found = candidates.map(({ counted }, b) => {
+  const bySum = new Int32Array(rows.keys()).sort((a, b) => (sums[b] ?? 0) - (sums[a] ?? 0));
+  const found = rows.map((row, b) => {
     const nowhereLess: number[] = [];
+    const most = outstanding(row, mean);
     for (const a of bySum) {
       // who is worth less altogether is beaten somewhere
       if ((sums[a] ?? 0) < (sums[b] ?? 0) - SAME_SUM) break;
-      const row = candidates[a]?.counted;
-      if (a !== b && row && isNowhereLess(row, counted)) nowhereLess.push(a);
+      const other = rows[a];
+      if (a !== b && other && (other[most] ?? 0) >= (row[most] ?? 0) && isNowhereLess(other, row)) nowhereLess.push(a);
     }
     return nowhereLess;
   });

@@ -4,6 +4,8 @@ import type { Demand, State } from '../demand/types';
 export interface Roles {
   states: readonly State[];
   weights: Float64Array;
+  /** By role: the column it reads. */
+  columns: Int32Array;
   /** First role of each state, and where the last one ends. */
   from: Int32Array;
   /** By state: whether all its roles read one column. */
@@ -39,6 +41,7 @@ export function rolesOf(demand: Demand): Roles {
   const roles: Roles = {
     states,
     weights: new Float64Array(states.flatMap((state) => state.roles.map(({ weight }) => weight))),
+    columns: new Int32Array(states.flatMap((state) => state.roles.map(({ column }) => column))),
     from,
     isSame: new Uint8Array(states.map(({ same }) => Number(same))),
     most: Math.max(1, ...states.map((state) => state.roles.length)),
@@ -53,24 +56,24 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
   knownRows.set(roles, rows);
   const before = rows.get(row);
   if (before) return before;
-  const figures = new Float64Array(roles.weights.length);
+  const { weights, columns, from, isSame } = roles;
+  const figures = new Float64Array(weights.length);
+  for (let r = 0; r < figures.length; r++) figures[r] = (weights[r] ?? 0) * (row[columns[r] ?? 0] ?? 0);
   const served: number[] = [];
   const pairs: number[] = [];
   const hands: number[] = [];
   const others: number[] = [];
-  roles.states.forEach((state, s) => {
-    const first = roles.from[s] ?? 0;
+  for (let s = 0; s < isSame.length; s++) {
+    const first = from[s] ?? 0;
+    const end = from[s + 1] ?? 0;
     let any = false;
-    state.roles.forEach(({ column, weight }, k) => {
-      figures[first + k] = weight * (row[column] ?? 0);
-      any ||= (figures[first + k] ?? 0) > 0;
-    });
-    if (!any) return;
+    for (let r = first; r < end; r++) any ||= (figures[r] ?? 0) > 0;
+    if (!any) continue;
     served.push(s);
-    if (state.roles.length !== 2) others.push(s);
-    else if (state.same) pairs.push(first);
+    if (end - first !== 2) others.push(s);
+    else if (isSame[s] === 1) pairs.push(first);
     else hands.push(first);
-  });
+  }
   const found = {
     figures,
     served: new Int32Array(served),
