@@ -19,6 +19,8 @@ export type Part = RestsOn & {
   name: string;
   /** What it looks at, one plain sentence. */
   about: string;
+  /** Whether its value rests on the week's work as well: on the length wanted for it and on the hours cut. */
+  ofWeek?: true;
   /** How strongly it counts for this task done this way; 0 when it does not apply. Multiplies the exponent. */
   level(task: Task, mode: Mode): number;
   /** 0 hopeless … 1 nothing to wish for. */

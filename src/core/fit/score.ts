@@ -1,5 +1,5 @@
 import type { Task } from '../cutting/task';
-import type { CookContext } from './cook';
+import { type CookContext, sameAnyWeek } from './cook';
 import { FIT, PART_WEIGHTS, type PartId } from '../constants';
 import { keptByKeenness } from '../cutting/work';
 import type { EdgeLife } from '../edge/keenness';
@@ -55,9 +55,14 @@ interface Weighed {
 interface PreparedMode {
   mode: Mode;
   parts: Weighed[];
-  /** The parts that rest on the cook, in groups shared with other tasks: first those that rest on nothing else, then each that sees the task too. */
-  groups: readonly Group[];
-  /** Where what each group leaves stands in tables. */
+  /** The parts that rest on the cook, in groups shared with other tasks: those that hold in any week, and those of a certain week. */
+  lasting: Groups;
+  ofWeek: Groups;
+}
+
+interface Groups {
+  each: readonly Group[];
+  /** Where what each leaves stands in tables. */
   places: Int32Array;
 }
 
@@ -97,10 +102,19 @@ export function prepareTask(task: Task): PreparedTask {
       const weight = PART_WEIGHTS[part.id].value * part.level(task, mode);
       return weight > 0 ? [{ part, weight }] : [];
     });
-    const restingOn = (what: Part['restsOn']) => parts.filter(({ part }) => part.restsOn === what);
-    const shared = [restingOn('cook'), ...restingOn('both').map((each) => [each])];
-    const own = shared.filter((each) => each.length > 0).map((each) => groupOf(task, mode, each));
-    return { mode, parts, groups: own, places: new Int32Array(own.map(({ index }) => index)) };
+    const groupsOf = (resting: Weighed[]): Groups => {
+      const alone = resting.filter(({ part }) => part.restsOn === 'cook');
+      const seeing = resting.filter(({ part }) => part.restsOn === 'both').map((each) => [each]);
+      const each = [alone, ...seeing].filter((some) => some.length > 0).map((some) => groupOf(task, mode, some));
+      return { each, places: new Int32Array(each.map(({ index }) => index)) };
+    };
+    const ofWeek = parts.filter(({ part }) => part.ofWeek);
+    return {
+      mode,
+      parts,
+      lasting: groupsOf(parts.filter((each) => !ofWeek.includes(each))),
+      ofWeek: groupsOf(ofWeek),
+    };
   });
   const ready = { index: preparedSoFar++, task, modes };
   prepared.set(task, ready);
@@ -129,7 +143,9 @@ function leftByTask(blade: BladeTraits, { index, task, modes }: PreparedTask, co
 
 /** What has been worked out of a blade for a cook, NaN elsewhere: what the groups of parts leave, and whole scores by task. */
 interface Known {
-  groups: Float64Array;
+  /** Shared by all weeks of the cook. */
+  lasting: Float64Array;
+  ofWeek: Float64Array;
   scores: Float64Array;
   /** Whether the cook does nothing with it whatever the task, and whether no board work. */
   isBarred: boolean;
@@ -138,8 +154,9 @@ interface Known {
   measured: CookContext['measured'][string] | undefined;
 }
 
-/** What is known of each blade goes with the cook. */
+/** What is known of each blade goes with the cook, or with the cook in any week. */
 const byCooks = new WeakMap<CookContext, Map<BladeTraits, Known>>();
+const inAnyWeek = new WeakMap<object, Map<BladeTraits, Float64Array>>();
 
 /** A table of so many figures, with those of a smaller one. */
 function widened(before: Float64Array | undefined, size: number): Float64Array {
@@ -149,12 +166,22 @@ function widened(before: Float64Array | undefined, size: number): Float64Array {
   return wide;
 }
 
+/** What groups that hold in any week leave of a blade. */
+function lastingFor(blade: BladeTraits, cook: CookContext): Float64Array {
+  const anyWeek = sameAnyWeek(cook);
+  const blades = inAnyWeek.get(anyWeek) ?? new Map<BladeTraits, Float64Array>();
+  const known = widened(blades.get(blade), groups.size);
+  inAnyWeek.set(anyWeek, blades.set(blade, known));
+  return known;
+}
+
 function knownForCook(blade: BladeTraits, cook: CookContext): Known {
   const blades = byCooks.get(cook) ?? new Map<BladeTraits, Known>();
   const before = blades.get(blade);
-  if (before && before.groups.length >= groups.size && before.scores.length >= preparedSoFar) return before;
+  if (before && before.ofWeek.length >= groups.size && before.scores.length >= preparedSoFar) return before;
   const known = {
-    groups: widened(before?.groups, groups.size),
+    lasting: lastingFor(blade, cook),
+    ofWeek: widened(before?.ofWeek, groups.size),
     scores: widened(before?.scores, preparedSoFar),
     isBarred: (leftFor(blade, cook) ?? barredFor(blade, cook)) !== null,
     isBarredOnBoard: barredOnBoard(blade, cook) !== null,
@@ -178,23 +205,38 @@ function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, kn
   let best = 0;
   for (let m = 0; m < modes.length; m++) {
     const each = modes[m];
-    let product = byTask[m] ?? 0;
+    const left = byTask[m] ?? 0;
     // no part lifts a product: once it is behind, it stays behind
-    if (!each || product <= best || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
-    const { groups: own, places } = each;
-    for (let k = 0; k < places.length; k++) {
-      const place = places[k] ?? 0;
-      let left = known.groups[place] ?? NaN;
-      // NaN alone is not equal to itself
-      if (left !== left) {
-        const group = own[k];
-        left = known.groups[place] = group ? leftByGroup(blade, task, cook, group) : 1;
-      }
-      product *= left;
-    }
+    if (!each || left <= best || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
+    const product =
+      left *
+      productOf(each.lasting, known.lasting, blade, task, cook) *
+      productOf(each.ofWeek, known.ofWeek, blade, task, cook);
     if (product > best) best = product;
   }
   return best;
+}
+
+/** What groups leave together; what is not known yet is worked out into their table. */
+function productOf(
+  { each, places }: Groups,
+  table: Float64Array,
+  blade: BladeTraits,
+  task: Task,
+  cook: CookContext,
+): number {
+  let product = 1;
+  for (let k = 0; k < places.length; k++) {
+    const place = places[k] ?? 0;
+    let left = table[place] ?? NaN;
+    // NaN alone is not equal to itself
+    if (left !== left) {
+      const group = each[k];
+      left = table[place] = group ? leftByGroup(blade, task, cook, group) : 1;
+    }
+    product *= left;
+  }
+  return product;
 }
 
 function scoreKnowing(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Known): number {

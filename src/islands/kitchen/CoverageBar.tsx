@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import type { Plan } from '../../core/formats/planFile';
 import type { Answer } from '../shared/usePlanner';
 import css from './CoverageBar.module.css';
 import { money, percent } from '../shared/words';
 
 /** Coverage and money, always in view: what is done well today, after the needs, after everything, and what it costs. */
-export function CoverageBar({
+export const CoverageBar = memo(function CoverageBar({
   plan,
   budget,
   answer,
@@ -58,4 +59,4 @@ export function CoverageBar({
       </div>
     </section>
   );
-}
+});

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
-import { useCallback, useState, type ReactNode } from 'react';
+import { memo, useCallback, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile, OwnedFile } from '../../core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
@@ -52,7 +52,7 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
 }
 
 /** How certain the answer is, in a quiet word: being checked, checked, or as far as the search went; and what checking changed. */
-function Proof({
+const Proof = memo(function Proof({
   answer: { final, stopped, plan, proofChanged },
   gap,
   onStop,
@@ -82,7 +82,7 @@ function Proof({
       {proofChanged.length > 0 && ` Looking closer changed the first answer: ${proofChanged.join('; ')}.`}
     </p>
   );
-}
+});
 
 /** How many of each kind are wanted where several work at once. */
 function Copies({ plan }: { plan: Plan }) {

@@ -1,12 +1,12 @@
 import { NativeSelect, Switch } from '@mantine/core';
-import { useCallback, type ReactNode } from 'react';
+import { memo, useCallback, type ReactNode } from 'react';
 import { asOptions } from '../shared/choices';
 import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
 import { Picks } from '../shared/Picks';
 import css from '../shared/Questions.module.css';
 import { ToggleChip } from '../shared/ToggleChip';
 import type { QuestionProps } from '../shared/useKitchen';
-import { type AnyOf, type OneOf, type QuestionId, QUESTIONS } from './questions';
+import { type Amount, type AnyOf, type OneOf, type QuestionId, QUESTIONS, type Truth } from './questions';
 
 interface Props extends QuestionProps {
   of: QuestionId;
@@ -23,60 +23,65 @@ interface Props extends QuestionProps {
 /** More answers than this do not fit into a row of tabs. */
 const MOST_TABS = 4;
 
-/** A question put in its own words; the answer changes the kitchen at once. */
+/** A question put in its own words; the answer changes the kitchen at once. Only a question whose answer has changed is drawn anew. */
 export function Question({ of, kitchen, update, cook = 0, ...how }: Props) {
   const asked = QUESTIONS[of];
   const label = how.label ?? asked.label;
   switch (asked.kind) {
     case 'one':
-      return (
-        <One
-          {...{ asked, label, ...how }}
-          value={asked.value(kitchen, cook)}
-          onChange={(value) => update((file) => asked.answered(file, cook, value))}
-        />
-      );
-    case 'number': {
-      const Amount = asked.mm ? LengthFigure : Figure;
-      return (
-        <Amount
-          label={label}
-          bounds={asked.bounds}
-          value={asked.value(kitchen, cook)}
-          onChange={(value) => update((file) => asked.answered(file, cook, value))}
-        />
-      );
-    }
+      return <One {...{ asked, cook, update, ...how, label }} value={asked.value(kitchen, cook)} />;
+    case 'number':
+      return <HowMuch {...{ asked, cook, update, label }} value={asked.value(kitchen, cook)} />;
     case 'truth':
-      return (
-        <Switch
-          label={label}
-          checked={asked.value(kitchen, cook)}
-          onChange={(e) => {
-            const on = e.currentTarget.checked;
-            update((file) => asked.answered(file, cook, on));
-          }}
-        />
-      );
+      return <Whether {...{ asked, cook, update, label }} value={asked.value(kitchen, cook)} />;
     case 'any':
       return <Several {...{ asked, label, kitchen, update }} />;
   }
 }
 
-function One({
-  asked: { answers, tabs },
+interface AskedOf<Kind, Value> extends Pick<QuestionProps, 'update'> {
+  asked: Kind;
+  cook: number;
+  label: string;
+  value: Value;
+}
+
+const HowMuch = memo(function HowMuch({ asked, cook, update, label, value }: AskedOf<Amount, number | null>) {
+  const Measure = asked.mm ? LengthFigure : Figure;
+  return (
+    <Measure
+      {...{ label, value }}
+      bounds={asked.bounds}
+      onChange={(said) => update((file) => asked.answered(file, cook, said))}
+    />
+  );
+});
+
+const Whether = memo(function Whether({ asked, cook, update, label, value }: AskedOf<Truth, boolean>) {
+  return (
+    <Switch
+      label={label}
+      checked={value}
+      onChange={(e) => {
+        const on = e.currentTarget.checked;
+        update((file) => asked.answered(file, cook, on));
+      }}
+    />
+  );
+});
+
+const One = memo(function One({
+  asked,
+  cook,
+  update,
   label,
   hint,
   compact = false,
   drawn,
   value,
-  onChange,
-}: {
-  asked: OneOf;
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-} & Pick<Props, 'hint' | 'compact' | 'drawn'>) {
+}: AskedOf<OneOf, string> & Pick<Props, 'hint' | 'compact' | 'drawn'>) {
+  const { answers, tabs } = asked;
+  const onChange = (said: string) => update((file) => asked.answered(file, cook, said));
   // a figure of one's own stands beside the usual ones
   const own = answers.some((answer) => answer.value === value) ? [] : [{ value, name: 'Yours' }];
   const options = asOptions([...answers, ...own]);
@@ -100,7 +105,7 @@ function One({
       options={answers.map((answer) => ({ ...answer, ...drawn?.get(answer.value) }))}
     />
   );
-}
+});
 
 /** Answers by their whole name. */
 const labelled = (...lists: readonly OneOf['answers'][]) =>

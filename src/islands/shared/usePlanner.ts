@@ -1,5 +1,6 @@
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
@@ -28,7 +29,7 @@ export interface Answer {
 }
 
 /** A page nobody looks at is not painted: it is not waited for longer than this, ms. */
-const PAINTED_WITHIN = 120;
+const PAINTED_WITHIN = 400;
 
 /** Resolves once what is on its way to the screen is there. */
 const painted = () =>
@@ -74,11 +75,13 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, 
     const think = async () => {
       const first = await worker.quick(kitchen);
       if (!current()) return;
-      setTrouble(null);
-      setSure(null);
-      setGap(null);
-      setAnswer({ ...first, final: false, stopped: false, proofChanged: [] });
-      // one core does one thing at a time: what is known is shown before more is asked
+      // one core does one thing at a time: what is known is drawn at once and painted before more is asked
+      flushSync(() => {
+        setTrouble(null);
+        setSure(null);
+        setGap(null);
+        setAnswer({ ...first, final: false, stopped: false, proofChanged: [] });
+      });
       await painted();
       if (!current()) return;
       const better = await worker.thorough(proxy((left) => current() && setGap(left)));

@@ -108,6 +108,7 @@ export const mass: Part = {
   id: 'mass',
   restsOn: 'both',
   sees: (task, mode) => [task.weight, wantedWeightG(task, mode), task.load >= FIT.wedge.breaks.value],
+  ofWeek: true,
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),

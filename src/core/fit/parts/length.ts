@@ -97,6 +97,7 @@ const sideLacking = (heelHeightMm: number, lifts: string | null) =>
 export const comfort: Part = {
   id: 'comfort',
   restsOn: 'cook',
+  ofWeek: true,
   name: 'Comfort',
   about:
     'Length wanted by this hand, board and nerve, with handle girth, taste in weight and balance, and a side to carry food on.',

@@ -5,26 +5,29 @@ import { type MoneyScale, costOf, surchargeOf } from './worth';
 /** Slack where figures are summed. */
 const SAME_SUM = 1e-9;
 
-/** Who may stand in for a candidate in all it does, by index: the others that count at least as much everywhere, the most useful first. */
-type StandIns = readonly number[];
+/** A list of candidates laid out for comparing what they count; who is nowhere less than whom is filled in as it is asked. */
+interface Compared {
+  rows: readonly Float64Array[];
+  sums: Float64Array;
+  /** Indices, the most useful first. */
+  bySum: Int32Array;
+  /** By row the column in which it lies furthest above the mean: where most others fall short of it. */
+  strongest: Int32Array;
+  /** By pair: 0 not compared yet, 1 nowhere less, 2 less somewhere. */
+  pairs: Uint8Array;
+}
 
-const known = new WeakMap<readonly Candidate[], readonly StandIns[]>();
+const known = new WeakMap<readonly Candidate[], Compared>();
 
-const isNowhereLess = (one: Float64Array, other: Float64Array): boolean => {
-  for (let t = 0; t < one.length; t++) if ((one[t] ?? 0) < (other[t] ?? 0)) return false;
-  return true;
-};
-
-/** The column in which a row lies furthest above the mean: where most others fall short of it. */
-function outstanding(row: Float64Array, mean: Float64Array): number {
+function strongestColumn(row: Float64Array, mean: Float64Array): number {
   let best = 0;
   for (let t = 1; t < row.length; t++)
     if ((row[t] ?? 0) - (mean[t] ?? 0) > (row[best] ?? 0) - (mean[best] ?? 0)) best = t;
   return best;
 }
 
-/** The stand-ins of every candidate, whatever they cost: worked out once for a list. */
-function standIns(candidates: readonly Candidate[]): readonly StandIns[] {
+/** The layout of a list, worked out once. */
+function compared(candidates: readonly Candidate[]): Compared {
   const before = known.get(candidates);
   if (before) return before;
   const rows = candidates.map(({ counted }) => counted);
@@ -36,20 +39,29 @@ function standIns(candidates: readonly Candidate[]): readonly StandIns[] {
       mean[t] = (mean[t] ?? 0) + (row[t] ?? 0) / rows.length;
     }
   });
-  const bySum = new Int32Array(rows.keys()).sort((a, b) => (sums[b] ?? 0) - (sums[a] ?? 0));
-  const found = rows.map((row, b) => {
-    const nowhereLess: number[] = [];
-    const most = outstanding(row, mean);
-    for (const a of bySum) {
-      // who is worth less altogether is beaten somewhere
-      if ((sums[a] ?? 0) < (sums[b] ?? 0) - SAME_SUM) break;
-      const other = rows[a];
-      if (a !== b && other && (other[most] ?? 0) >= (row[most] ?? 0) && isNowhereLess(other, row)) nowhereLess.push(a);
-    }
-    return nowhereLess;
-  });
+  const found = {
+    rows,
+    sums,
+    bySum: new Int32Array(rows.keys()).sort((a, b) => (sums[b] ?? 0) - (sums[a] ?? 0)),
+    strongest: new Int32Array(rows.map((row) => strongestColumn(row, mean))),
+    pairs: new Uint8Array(rows.length ** 2),
+  };
   known.set(candidates, found);
   return found;
+}
+
+/** Whether one row counts at least as much as another everywhere. */
+function isNowhereLess({ rows, strongest, pairs }: Compared, one: number, other: number): boolean {
+  const at = one * rows.length + other;
+  const before = pairs[at] ?? 0;
+  if (before !== 0) return before === 1;
+  const a = rows[one];
+  const b = rows[other];
+  const first = strongest[other] ?? 0;
+  let holds = a !== undefined && b !== undefined && (a[first] ?? 0) >= (b[first] ?? 0);
+  for (let t = 0; holds && t < (b?.length ?? 0); t++) holds = (a?.[t] ?? 0) >= (b?.[t] ?? 0);
+  pairs[at] = holds ? 1 : 2;
+  return holds;
 }
 
 /**
@@ -62,20 +74,31 @@ export function withoutDominated(
   scale: MoneyScale,
   lowest = (c: Candidate): number => c.priceMinor,
 ): Candidate[] {
-  const better = standIns(candidates);
-  const cost = new Float64Array(candidates.map((c) => costOf(c, scale)));
-  const beats = (a: Candidate, costA: number, b: Candidate, leastPrice: number, leastCost: number): boolean => {
-    if (a.priceMinor > leastPrice || costA > leastCost) return false;
+  const list = compared(candidates);
+  const { sums, bySum } = list;
+  const of = (figure: (c: Candidate, i: number) => number) => new Float64Array(candidates.map(figure));
+  const price = of((c) => c.priceMinor);
+  const cost = of((c) => costOf(c, scale));
+  const least = of(lowest);
+  const leastCost = of((c, i) => (least[i] === price[i] ? (cost[i] ?? 0) : costOf(c, scale, least[i])));
+  const extra = of((c, i) => surchargeOf(c, cost[i] ?? 0, scale));
+  const kinds = candidates.map(kindOfWork);
+  const beats = (a: number, b: number): boolean => {
+    const paid = cost[a] ?? 0;
+    const otherPaid = leastCost[b] ?? 0;
+    if ((price[a] ?? 0) > (least[b] ?? 0) || paid > otherPaid) return false;
     // beside one of its own kind it costs more, where the other might not
-    if (kindOfWork(a) !== kindOfWork(b) && costA + surchargeOf(a, costA, scale) > leastCost) return false;
-    return a.priceMinor < leastPrice || costA < leastCost || a.id < b.id || !isNowhereLess(b.counted, a.counted);
+    if (kinds[a] !== kinds[b] && paid + (extra[a] ?? 0) > otherPaid) return false;
+    if (!isNowhereLess(list, a, b)) return false;
+    const isCheaper = (price[a] ?? 0) < (least[b] ?? 0) || paid < otherPaid;
+    return isCheaper || (candidates[a]?.id ?? '') < (candidates[b]?.id ?? '') || !isNowhereLess(list, b, a);
   };
-  return candidates.filter((b, i) => {
-    const leastPrice = lowest(b);
-    const leastCost = leastPrice === b.priceMinor ? (cost[i] ?? 0) : costOf(b, scale, leastPrice);
-    return !(better[i] ?? []).some((a) => {
-      const other = candidates[a];
-      return other !== undefined && beats(other, cost[a] ?? 0, b, leastPrice, leastCost);
-    });
+  return candidates.filter((_, b) => {
+    for (const a of bySum) {
+      // who is worth less altogether is beaten somewhere
+      if ((sums[a] ?? 0) < (sums[b] ?? 0) - SAME_SUM) return true;
+      if (a !== b && beats(a, b)) return false;
+    }
+    return true;
   });
 }

@@ -59,7 +59,7 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
         <Question of="mealsPerWeek" {...asked} />
         <Question of="portions" {...asked} />
       </div>
-      <Guests {...asked} />
+      <Guests guests={cooking.guests} update={update} />
       <Question of="avoids" {...asked} />
       {alone && more > 0 && (
         <p className={css.hint}>
@@ -71,7 +71,7 @@ export default function CookingQuestions({ kitchen, update, alone = true }: Ques
   );
 }
 
-type Cuisines = NonNullable<NonNullable<QuestionProps['kitchen']['cooking']>['cuisines']>;
+type Cuisines = NonNullable<Cooking['cuisines']>;
 
 interface ShareProps {
   onShare: (id: string, share: number) => void;
@@ -110,20 +110,18 @@ const Share = memo(function Share({ id, share, onShare }: ShareProps & { id: str
   );
 });
 
+type Cooking = NonNullable<KitchenFile['cooking']>;
+
 /** Guests besides those at table every day. */
-function Guests({ kitchen, update }: QuestionProps) {
-  const guests = kitchen.cooking?.guests;
-  const setCooking = (change: Pick<NonNullable<typeof kitchen.cooking>, 'guests'>) =>
-    update((k) => ({ ...k, cooking: { ...k.cooking, ...change } }));
+const Guests = memo(function Guests({ guests, update }: Pick<Cooking, 'guests'> & Pick<QuestionProps, 'update'>) {
+  const setGuests = (said: Cooking['guests']) => update((k) => ({ ...k, cooking: { ...k.cooking, guests: said } }));
   return (
     <div className={css.pair}>
       <Figure
         label="Guests at table"
         bounds={BOUNDS.guests}
         value={guests?.portions ?? 0}
-        onChange={(portions) =>
-          setCooking({ guests: portions > 0 ? { times: 1, per: 'month', ...guests, portions } : undefined })
-        }
+        onChange={(portions) => setGuests(portions > 0 ? { times: 1, per: 'month', ...guests, portions } : undefined)}
       />
       {guests && (
         <Figure
@@ -131,9 +129,9 @@ function Guests({ kitchen, update }: QuestionProps) {
           bounds={[0, 31]}
           step={0.5}
           value={guests.per === 'month' ? guests.times : null}
-          onChange={(times) => setCooking({ guests: { portions: guests?.portions ?? 0, times, per: 'month' } })}
+          onChange={(times) => setGuests({ portions: guests.portions, times, per: 'month' })}
         />
       )}
     </div>
   );
-}
+});
