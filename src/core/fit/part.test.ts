@@ -22,7 +22,7 @@ const COOKS = [
   cookOf({
     cooks: [{ handLengthMm: 165, handed: 'left', experience: 'new', strength: 'light', grip: 'handle' }],
     habits: { dishwasher: true, roughUse: true, upkeep: 'leaves-wet' },
-    board: { material: 'glass', size: 'small' },
+    board: { material: 'glass', lengthMm: 280 },
     cooking: { mealsPerWeek: 21, portions: 8 },
   }),
 ];
