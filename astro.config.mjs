@@ -14,7 +14,7 @@ export default defineConfig({
   security: { checkOrigin: false },
   build: { inlineStylesheets: 'never', assets: 'assets' },
   vite: {
-    build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200 },
+    build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200, cssCodeSplit: false },
     plugins: [checkedData()],
     worker: { format: 'es', plugins: () => [bareConstants, checkedData({ fetched: true })] },
   },
