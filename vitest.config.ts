@@ -4,6 +4,8 @@ export default defineConfig({
   test: {
     testTimeout: 120_000,
     hookTimeout: 120_000,
+    // modules keep nothing by which one test could disturb another: each worker loads them once
+    isolate: false,
     reporters: process.env.TEST_REPORT ? ['default', ['json', { outputFile: process.env.TEST_REPORT }]] : ['default'],
     projects: [
       {

@@ -33,7 +33,7 @@ export const RULES = [
   {
     name: 'a point has a price',
     file: 'kit/search/worth.ts',
-    from: 'return Math.max(least, paid + (step.dislike ?? 0)) + dearer(step, scale);',
+    from: 'return Math.max(least, paid + (step.dislike ?? 0)) + dearer(priceMinor, scale);',
     to: 'return least;',
   },
   {
@@ -157,8 +157,8 @@ export const RULES = [
   {
     name: 'ceramic is not shared, dropped or carried loose',
     file: 'fit/vetoes.ts',
-    from: "if (ceramic && (shared || habits.roughUse || habits.storage === 'loose' || habits.storage === 'roll'))",
-    to: 'if (ceramic && false)',
+    from: "return blade.steel === 'ceramic' && isKnocked",
+    to: "return blade.steel === '' && isKnocked",
   },
   {
     name: 'hard steel is not punished round bone',
