@@ -70,6 +70,13 @@ describe('a new cook', () => {
     expect(veto('ploverdale-chef-260', 'onion-dice', wish)).toBeNull();
   });
 
+  test('is sold no ceramic either: what is not yet kept from twisting breaks it', () => {
+    expect(veto('whitquarry-utility-125-ceramic', 'tomato-slice', by('new'))).toContain('not a first knife');
+    const asked = { ...by('new'), limits: { must: ['whitquarry-utility-125-ceramic'] } };
+    expect(veto('whitquarry-utility-125-ceramic', 'tomato-slice', asked)).toBeNull();
+    expect(veto('whitquarry-utility-125-ceramic', 'tomato-slice', by('trained'))).toBeNull();
+  });
+
   test('may use a long blade where it is drawn, and a trained one may use both', () => {
     expect(veto('ploverdale-slicer-300', 'roast-carve', by('new'))).toBeNull();
     expect(veto('ploverdale-chef-260', 'onion-dice', by('trained'))).toBeNull();

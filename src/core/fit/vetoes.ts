@@ -54,14 +54,18 @@ function tooBrittle({ blade }: BladeTraits, { habits, shared }: CookContext): st
     : null;
 }
 
+/** Knives that are not for a new cook who has not asked for them. */
+function notAFirstKnife({ blade }: BladeTraits): string | null {
+  if (blade.bevel === 'single') return 'A single bevel is not a first knife.';
+  return blade.steel === 'ceramic' ? 'Ceramic is not a first knife: twisted or dropped it breaks.' : null;
+}
+
 const isBeginner = (b: BladeTraits, { cook, asksFor }: CookContext): boolean =>
   cook.experience === 'new' && !asksFor.includes(b.blade.type) && !asksFor.includes(b.blade.id);
 
 /** Why a cook does nothing at all with a blade; null where nothing bars it. */
-export function barredFor(b: BladeTraits, cook: CookContext): string | null {
-  const practice = isBeginner(b, cook) && b.blade.bevel === 'single' ? 'A single bevel is not a first knife.' : null;
-  return tooBrittle(b, cook) ?? wrongHand(b, cook) ?? practice;
-}
+export const barredFor = (b: BladeTraits, cook: CookContext): string | null =>
+  tooBrittle(b, cook) ?? wrongHand(b, cook) ?? (isBeginner(b, cook) ? notAFirstKnife(b) : null);
 
 /** Why a cook does no board work with a blade that is used for other things; null where nothing bars it. */
 export function barredOnBoard(b: BladeTraits, cook: CookContext): string | null {

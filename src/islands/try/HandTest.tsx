@@ -16,7 +16,7 @@ import type { Answer } from '../shared/usePlanner';
 import { asClock } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
 import { holderOf, nameOfTest, roleOf } from './handTests';
-import { HandVerdict } from './HandVerdict';
+import { HandVerdict, inThePlan } from './HandVerdict';
 import css from './HandView.module.css';
 
 const SECONDS = 60 * TRIAL.hand.minutes.value;
@@ -77,7 +77,7 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
   const checks = checksFor(handChecks, holder, roleOf(test, catalogue));
   const unanswered = checks.findIndex(({ id }) => test.answers[id] === undefined);
   const [at, setAt] = useState(unanswered < 0 ? checks.length : unanswered);
-  const [before] = useState<Plan>(answer.plan);
+  const changes = useChanges(answer);
   const check = checks[at];
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), [at]);
@@ -97,10 +97,7 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
           }}
         />
       ) : (
-        <HandVerdict
-          {...{ kitchen, test, checks, holder, heading, onChange }}
-          changes={answer.final ? changesBetween(before, answer.plan) : null}
-        />
+        <HandVerdict {...{ kitchen, test, checks, holder, heading, onChange }} />
       )}
       <div className={css.row}>
         {at > 0 && (
@@ -112,8 +109,24 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
           {check ? 'Leave off' : 'Done'}
         </Button>
       </div>
+      {/* last, so that nothing moves under the thumb when it comes */}
+      {!check && (
+        <p aria-live="polite" className={answer.final ? undefined : 'faded'}>
+          {inThePlan(test, changes)}
+        </p>
+      )}
     </section>
   );
+}
+
+/** What has changed in the plan since this was opened, as it was last known; null before that. */
+function useChanges({ plan, final }: Answer): string[] | null {
+  const [before] = useState<Plan>(plan);
+  const [known, setKnown] = useState<string[] | null>(null);
+  useEffect(() => {
+    if (final) setKnown(changesBetween(before, plan));
+  }, [before, plan, final]);
+  return known;
 }
 
 function Clock() {

@@ -14,13 +14,11 @@ interface Props {
   checks: readonly HandCheck[];
   holder: Holder;
   heading: React.RefObject<HTMLHeadingElement | null>;
-  /** What it changed in the plan; null while that is worked out. */
-  changes: string[] | null;
   onChange: (test: HandTestFile) => void;
 }
 
-/** What holding a knife came to, and what it changes in the plan. */
-export function HandVerdict({ kitchen, test, checks, holder, heading, changes, onChange }: Props) {
+/** What holding a knife came to. */
+export function HandVerdict({ kitchen, test, checks, holder, heading, onChange }: Props) {
   const { verdict, against, conditions, inFavour } = readHandTest(checks, test.answers, holder);
   return (
     <div className={css.verdict} data-verdict={verdict}>
@@ -37,13 +35,13 @@ export function HandVerdict({ kitchen, test, checks, holder, heading, changes, o
         <p>{(verdict === 'good' ? inFavour : against).join('; ')}.</p>
       )}
       {verdict !== 'good' && inFavour.length > 0 && <p className="faded">In its favour: {inFavour.join('; ')}.</p>}
-      <p aria-live="polite">{inThePlan(test, changes)}</p>
       <WhereAndWhen {...{ kitchen, test, onChange }} />
     </div>
   );
 }
 
-function inThePlan({ model }: HandTestFile, changes: string[] | null): string {
+/** What a knife held changes in the plan; `changes` null while nothing is known of that yet. */
+export function inThePlan({ model }: HandTestFile, changes: string[] | null): string {
   if (model === undefined)
     return 'Kept here to compare with others. It is no model of the catalogue, so the plan does not know it; put it into the catalogue to have it planned with.';
   if (changes === null) return 'Working out what it changes in the plan…';

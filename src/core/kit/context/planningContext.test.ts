@@ -4,7 +4,7 @@ import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import { bladeModelSchema } from '../../blade/schema';
 import type { KitchenFile } from '../../formats/kitchenFile';
-import { anyKitchen } from '../../testing/arbitrary';
+import { anyKitchen, wildKitchen } from '../../testing/arbitrary';
 import { contextOf, fileOf, modelNamed } from '../../testing/trade';
 import { withoutDominated } from '../search/dominance';
 import { kindOfWork } from '../candidates/kinds';
@@ -14,9 +14,11 @@ import { isSchoolTool, schoolPlaces } from './schools';
 import { typicalBlade } from '../candidates/typicalBlade';
 import { costOf, surchargeOf } from '../search/worth';
 import { planFrom } from '../plan/plan';
+import { firstAnswer } from '../plan/firstAnswer';
+import { QUICK } from '../search/choose';
 import { usefulness } from '../demand/usefulness';
 import { preparePlanning, type PlanningContext } from './planningContext';
-import { SCHOOL_IDS } from '../../formats/kitchenWords';
+import { CONDITIONS, SCHOOL_IDS, SPENDINGS } from '../../formats/kitchenWords';
 
 const weekly = (...ids: string[]): Partial<KitchenFile> => ({
   cooking: { mealsPerWeek: 0, tasks: ids.map((id) => ({ id, times: 3, per: 'week' })) },
@@ -288,6 +290,49 @@ describe('scores taken over from an earlier context', () => {
         preparePlanning(fileOf(changed), reference, shippedModels).buyable.map((c) => [c.id, ...c.usefulness]),
       );
     }
+  });
+});
+
+describe('a kitchen changed step by step', () => {
+  const answerTo = (context: PlanningContext) => {
+    const { context: on, chosen } = firstAnswer(context, QUICK);
+    return planFrom(on, { chosen });
+  };
+  const aChange: fc.Arbitrary<(file: KitchenFile) => KitchenFile> = fc.oneof(
+    fc
+      .constantFrom(40, 120, 400, 2000)
+      .map((total) => (file: KitchenFile) => ({ ...file, budget: { ...file.budget, total } })),
+    fc
+      .constantFrom(...SPENDINGS)
+      .map((spend) => (file: KitchenFile) => ({ ...file, budget: { ...file.budget, spend } })),
+    fc.constantFrom(...CONDITIONS).map((condition) => (file: KitchenFile) => ({
+      ...file,
+      owned: (file.owned ?? []).map((knife) => ({ ...knife, condition })),
+    })),
+    fc.constant((file: KitchenFile) => ({ ...file, owned: (file.owned ?? []).slice(1) })),
+    fc
+      .constantFrom('chef', 'bread', 'paring', 'santoku')
+      .map((type) => (file: KitchenFile) => ({ ...file, owned: [...(file.owned ?? []), { type }].slice(0, 12) })),
+    fc.integer({ min: 1, max: 21 }).map((mealsPerWeek) => (file: KitchenFile) => ({
+      ...file,
+      cooking: { ...file.cooking, mealsPerWeek },
+    })),
+  );
+
+  test('is answered as one laid out afresh, whatever was kept from before', () => {
+    fc.assert(
+      fc.property(wildKitchen, fc.array(aChange, { minLength: 1, maxLength: 4 }), (file, changes) => {
+        let now = file;
+        let context = preparePlanning(now, reference, shippedModels);
+        answerTo(context);
+        for (const change of changes) {
+          now = change(now);
+          context = preparePlanning(now, reference, shippedModels, undefined, context);
+          expect(answerTo(context)).toEqual(answerTo(preparePlanning(now, reference, shippedModels)));
+        }
+      }),
+      { numRuns: 25 },
+    );
   });
 });
 
