@@ -63,7 +63,7 @@ function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
                 onChange={(value) => setAt(Number(value))}
               />
             )}
-            <Button variant={away ? 'default' : 'filled'} disabled={rolls.length >= MOST.away} onClick={add}>
+            <Button {...(away ? { variant: 'default' } : {})} disabled={rolls.length >= MOST.away} onClick={add}>
               {away ? 'Another kitchen' : 'Pack a roll'}
             </Button>
           </div>

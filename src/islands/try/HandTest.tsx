@@ -105,7 +105,7 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
             Back
           </Button>
         )}
-        <Button variant={check ? 'default' : 'filled'} size="md" onClick={onLeave}>
+        <Button {...(check ? { variant: 'default' } : {})} size="md" onClick={onLeave}>
           {check ? 'Leave off' : 'Done'}
         </Button>
       </div>
@@ -122,11 +122,9 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
 /** What has changed in the plan since this was opened, as it was last known; null before that. */
 function useChanges({ plan, final }: Answer): string[] | null {
   const [before] = useState<Plan>(plan);
-  const [known, setKnown] = useState<string[] | null>(null);
-  useEffect(() => {
-    if (final) setKnown(changesBetween(before, plan));
-  }, [before, plan, final]);
-  return known;
+  const [proven, setProven] = useState<Plan | null>(null);
+  if (final && proven !== plan) setProven(plan);
+  return proven && changesBetween(before, proven);
 }
 
 function Clock() {
