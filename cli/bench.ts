@@ -17,8 +17,8 @@ import { planFrom, stepsOf } from '../src/core/kit/plan/plan';
 import { bestOfEverySize, proveBest } from '../src/core/kit/offers/prove';
 import { ofSize, toTheEnd } from '../src/core/kit/search/sizes';
 import { Robustness } from '../src/core/kit/robustness/robustness';
-import { preparePlanning, type PlanningContext } from '../src/core/kit/context/planningContext';
-import { firstAnswer } from '../src/core/kit/plan/firstAnswer';
+import { preparePlanning } from '../src/core/kit/context/planningContext';
+import { firstPlan } from '../src/core/kit/plan/planKitchen';
 import { keennessOn, keptKnives } from '../src/core/kit/edges/edgeKnives';
 import { edgeReport } from '../src/core/kit/edges/edgeReport';
 import { arrange } from '../src/core/keeping/arrange';
@@ -139,15 +139,10 @@ console.log(`ratio to the general solver: median ${middle(ratios).toFixed(0)}`);
 
 const [mill] = benches;
 if (!mill) throw new Error('no kitchen to measure');
-/** What a screen shows first: a plan of the quick kit, offers and all. */
-function answer(context: PlanningContext): void {
-  const { context: on, chosen } = firstAnswer(context, QUICK);
-  planFrom(on, { chosen });
-}
 let paid = 0;
 const answers = median(() => {
   const budget = { total: 150 + (paid++ % 50) };
-  answer(
+  firstPlan(
     preparePlanning(
       { ...kitchens[0], format: 'scabbard.kitchen', version: 1, budget },
       reference,
@@ -162,7 +157,7 @@ let answered = 0;
 const answersTo = (change: () => Partial<KitchenFile>) =>
   median(() => {
     answered++;
-    answer(preparePlanning({ format: 'scabbard.kitchen', version: 1, ...change() }, reference, shippedModels));
+    firstPlan(preparePlanning({ format: 'scabbard.kitchen', version: 1, ...change() }, reference, shippedModels));
   });
 const recooked = answersTo(() => ({ cooking: { mealsPerWeek: 7 + (answered % 7), portions: 2 } }));
 console.log(`first answer after a change of cooking: ${recooked.toFixed(1)} ms`);

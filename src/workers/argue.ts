@@ -5,11 +5,9 @@ import type { KitchenFile } from '../core/formats/kitchenFile';
 import { SCHOOL_IDS } from '../core/formats/kitchenWords';
 import type { Plan } from '../core/formats/planFile';
 import { setsForSale, judgeSet, type SetVerdict } from '../core/kit/candidates/sets';
-import { QUICK } from '../core/kit/search/choose';
 import { frontier, knee } from '../core/kit/search/frontier';
-import { planning, planProven } from '../core/kit/plan/planKitchen';
-import { planFrom, stepsOf } from '../core/kit/plan/plan';
-import { firstAnswer } from '../core/kit/plan/firstAnswer';
+import { firstPlan, planning, planProven } from '../core/kit/plan/planKitchen';
+import { stepsOf } from '../core/kit/plan/plan';
 import type { SchoolId } from '../core/kit/context/schools';
 import { bestOfEverySize } from '../core/kit/offers/prove';
 import { preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
@@ -57,8 +55,8 @@ export function* schoolsOf(file: KitchenFile, context: PlanningContext): Generat
 export function setVerdicts(
   context: PlanningContext,
 ): (Omit<SetVerdict, 'priceMinor' | 'wantedMinor'> & { price: number; wantedPrice: number })[] {
-  const { context: on, chosen } = firstAnswer(context, QUICK);
-  const steps = stepsOf(on, planFrom(on, { chosen }));
+  const { plan, context: on } = firstPlan(context);
+  const steps = stepsOf(on, plan);
   const inMoney = (minor: number) => fromMinor(minor, context.kitchen.currency);
   return setsForSale(context)
     .map((offer) => judgeSet(offer, steps))

@@ -20,14 +20,12 @@ import type { BladeModel } from '../core/blade/schema';
 import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
 import type { Plan } from '../core/formats/planFile';
 import { perStep } from '../core/formats/planSteps';
-import { explain, type Explanation } from '../core/fit/score';
+import { explain, type Explanation } from '../core/fit/explain';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchOwnModels } from '../client/ownModels';
 import { shippedModels } from '../../data/models';
-import { QUICK } from '../core/kit/search/choose';
-import { planFrom, stepsOf } from '../core/kit/plan/plan';
-import { firstAnswer } from '../core/kit/plan/firstAnswer';
-import { planning } from '../core/kit/plan/planKitchen';
+import { stepsOf } from '../core/kit/plan/plan';
+import { firstPlan, planning } from '../core/kit/plan/planKitchen';
 import { Robustness } from '../core/kit/robustness/robustness';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { servedBy, type Served } from '../core/kit/plan/assignment';
@@ -87,9 +85,7 @@ function withAnotherCuisine(file: KitchenFile): KitchenFile {
 function* rehearsal(file: KitchenFile): Generator<void, void> {
   const laid = preparePlanning(withAnotherCuisine(file), reference, models, undefined, context);
   yield;
-  const { context: on, chosen } = firstAnswer(laid, QUICK);
-  yield;
-  planFrom(on, { chosen });
+  firstPlan(laid);
 }
 
 /** A blade by catalogue model or by its place among the owned knives. */
@@ -117,8 +113,7 @@ export const kitchenWorker = {
     newest.ask();
     asked = file;
     const began = performance.now();
-    const { context: on, chosen } = firstAnswer(contextFor(file), QUICK);
-    const plan = planFrom(on, { chosen });
+    const { plan, context: on } = firstPlan(contextFor(file));
     return {
       plan,
       served: servedBy(on, stepsOf(on, plan)),

@@ -5,14 +5,12 @@ import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse 
 import { byWishes, type Wished } from '../core/fit/wishes';
 import { isMeasured } from '../core/fit/measuredScore';
 import { bladeNotes } from '../core/fit/notes';
-import { explain, type Explanation } from '../core/fit/score';
+import { explain, type Explanation } from '../core/fit/explain';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import type { LengthBand } from '../core/formats/planFile';
-import { QUICK } from '../core/kit/search/choose';
 import { type Drawer, readDrawer } from '../core/kit/drawer/drawer';
-import { planFrom } from '../core/kit/plan/plan';
-import { firstAnswer } from '../core/kit/plan/firstAnswer';
+import { firstPlan } from '../core/kit/plan/planKitchen';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { usefulness } from '../core/kit/demand/usefulness';
 import { typicalBlade } from '../core/kit/candidates/typicalBlade';
@@ -90,8 +88,7 @@ export function matchOf(context: PlanningContext): MatchTable {
   const load = new Map(loads.map((l) => [l.task.id, l]));
   const tasks = [...reference.tasks.values()];
   const blades = allBlades(context);
-  const { context: on, chosen } = firstAnswer(context, QUICK);
-  const { steps } = planFrom(on, { chosen });
+  const { steps } = firstPlan(context).plan;
   const kit = new Set(steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : [])));
   const weights = tasks.map((task) => load.get(task.id)?.weight ?? 0);
   const edges = blades.map((blade) => edgeHere(blade, context));

@@ -13,7 +13,8 @@ import { edgeSafety } from './parts/care';
 import { clearance } from './parts/hold';
 import { reach } from './parts/length';
 import { wedge } from './parts/body';
-import { explain, prepareTask, score } from './score';
+import { explain } from './explain';
+import { prepareTask, score } from './score';
 import { bladeTraits } from './traits';
 
 const contexts = (file: Partial<KitchenFile> = {}) => {

@@ -2,7 +2,8 @@ import type { TaskLoad } from '../load/load';
 import { keptByKeenness } from '../cutting/work';
 import type { EdgeLife } from '../edge/keenness';
 import type { CookContext } from './cook';
-import { explain, score, type Explanation, type PreparedTask } from './score';
+import { explain, type Explanation } from './explain';
+import { score, type PreparedTask } from './score';
 import type { BladeTraits } from './traits';
 
 /** Every blade at every task: scores row by row of blades, 0–100, and the share of the kitchen's cutting each blade does well. */

@@ -7,7 +7,8 @@ import type { BenchTrialFile } from '../formats/trialsFile';
 import { preparePlanning } from '../kit/context/planningContext';
 import { planProven } from '../kit/plan/planKitchen';
 import { fileOf, taskNamed, traitsOf } from '../testing/trade';
-import { explain, prepareTask, scoreFor } from './score';
+import { explain } from './explain';
+import { prepareTask, scoreFor } from './score';
 import { byWishes } from './wishes';
 
 const LOVED = 'oskavel-gyuto-210';

@@ -5,7 +5,8 @@ import type { KitchenFile } from '../formats/kitchenFile';
 import { completeKitchen } from '../kitchen/kitchen';
 import { taskLoads } from '../load/load';
 import { type CookContext, cookContexts, sameCook } from './cook';
-import { explain, PARTS, prepareTask, scoreFor } from './score';
+import { explain } from './explain';
+import { PARTS, prepareTask, scoreFor } from './score';
 import { bladeTraits } from './traits';
 
 const cookOf = (said: Partial<KitchenFile>): CookContext => {

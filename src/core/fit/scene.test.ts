@@ -6,7 +6,8 @@ import { edgeHeightMm } from '../blade/edgeCurve';
 import { thicknessAtDepthMm } from '../blade/thickness';
 import { anyTask, oddBlade } from '../testing/arbitrary';
 import { cookOf, modelNamed, taskNamed, traitsOf } from '../testing/trade';
-import { explain, prepareTask } from './score';
+import { explain } from './explain';
+import { prepareTask } from './score';
 import { type CutScene, cutScene, placedAt, sceneWords } from './scene';
 import { bladeTraits } from './traits';
 

@@ -10,7 +10,8 @@ import { taskModes, type Mode } from './modes';
 import { leading } from './parts/motion';
 import { strokes } from './parts/length';
 import { steer, wedge } from './parts/body';
-import { explain, prepareTask, type Explanation } from './score';
+import { explain, type Explanation } from './explain';
+import { prepareTask } from './score';
 import type { BladeTraits } from './traits';
 
 /** The knife at one moment of a cut: where its heel lies over the board and how far it is turned, point down, radians. */

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
-import type { Explanation } from '../../core/fit/score';
+import type { Explanation } from '../../core/fit/explain';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { bought, demanded, excluded, givenAway, putRight, served, swapped } from '../../core/kitchen/changes';

@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Explanation } from '../../core/fit/score';
+import type { Explanation } from '../../core/fit/explain';
 import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
 import type { Character, MatchTable, Ranked } from '../../workers/stock';
 import { SeeTheCut } from '../cut/SeeTheCut';

@@ -1,4 +1,4 @@
-import type { Explanation } from '../../core/fit/score';
+import type { Explanation } from '../../core/fit/explain';
 import css from './ScoreParts.module.css';
 import { useLengths } from './units';
 

@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../blade/schema';
-import { explain } from '../../fit/score';
+import { explain } from '../../fit/explain';
 import { whatMakesWorse } from '../../fit/match';
 import { besideOwned } from '../candidates/besideOwned';
 import type { Candidate } from '../candidates/candidate';

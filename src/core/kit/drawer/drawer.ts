@@ -1,7 +1,7 @@
 import { isMeasured } from '../../fit/measuredScore';
 import { GUIDANCE, SCORE_WORDS } from '../../constants';
 import type { BladeModel } from '../../blade/schema';
-import { explain } from '../../fit/score';
+import { explain } from '../../fit/explain';
 import { fromMinor } from '../../money/currency';
 import { careSteps } from '../candidates/care';
 import type { OwnedKnife } from '../candidates/owned';

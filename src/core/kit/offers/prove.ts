@@ -1,6 +1,6 @@
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, ROUGH } from '../search/choose';
-import { affordable, placed, type Problem } from '../search/problem';
+import { affordable, type Problem } from '../search/problem';
 import { ExactSearch, PRECISION, type Proof } from '../search/exact';
 import { type Offer, offersFor, realPrice, taking, wishing } from './offers';
 import {
@@ -11,6 +11,7 @@ import {
   LARGEST_SIZE,
   ofSize,
   requiredKnives,
+  searchAbove,
   type Rung,
   SLICE,
 } from '../search/sizes';
@@ -72,8 +73,7 @@ class OfferSearch {
   /** A search for what is worth more than the best so far. */
   private above(problem: Problem, rootSteps?: number): ExactSearch {
     const { proof } = this.best;
-    const part = affordable(ofSize(problem, this.rung.size)).problem;
-    const search = new ExactSearch(part, placed(part, chosenOf(proof)), this.rung.hint, proof.value, rootSteps);
+    const search = searchAbove(ofSize(problem, this.rung.size), proof, this.rung.hint, rootSteps);
     this.work += search.work;
     return search;
   }

@@ -4,8 +4,7 @@ import { chooseKit, type Chosen, type Effort, ROUGH } from '../search/choose';
 import { offersFor, taking } from '../offers/offers';
 import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
-import { ExactSearch } from '../search/exact';
-import { affordable, placed } from '../search/problem';
+import { searchAbove } from '../search/sizes';
 import { coverageDecides } from '../context/coverageDecides';
 
 /** A kit and the context it stands on. */
@@ -29,15 +28,11 @@ function nearOffers(context: PlanningContext, kit: readonly Candidate[]): Planni
 }
 
 /** Steps by which the bound of a kit with an offer is lowered before the offer is tried. */
-const PROBE_STEPS = 6;
+const TRIED_AFTER = 6;
 
 /** Whether a kit within some limits may be worth more than one that is known, as far as a quick bound tells. */
-function mayBeat({ problem }: PlanningContext, kit: readonly Candidate[], { worth, multipliers }: Chosen): boolean {
-  const ids = kit.map(({ id }) => id);
-  const { problem: within } = affordable(problem);
-  const here = within.candidates.flatMap(({ id }, i) => (ids.includes(id) ? [i] : []));
-  return !new ExactSearch(within, placed(within, here), multipliers, worth, PROBE_STEPS).isHopeless;
-}
+const mayBeat = ({ problem }: PlanningContext, { choice, worth, multipliers }: Chosen): boolean =>
+  !searchAbove(problem, { choice, value: worth }, multipliers, TRIED_AFTER).isHopeless;
 
 /**
  * The first answer: the quick kit of the kitchen as it is, with the offers that help it, or, where nobody sharpens, with a sharpening service;
@@ -54,7 +49,7 @@ export function firstAnswer(context: PlanningContext, effort: Effort): ChosenOn 
   const kit = kitOf(context.problem, beside.choice);
   const seed = kit.map((c) => c.id);
   const tried = nearOffers(context, kit)
-    .filter((offered) => mayBeat(offered, kit, beside))
+    .filter((offered) => mayBeat(offered, beside))
     .map((offered) => on(offered, ROUGH, { seed }))
     .sort((a, b) => b.chosen.worth - a.chosen.worth)
     .slice(0, 1)

@@ -39,6 +39,12 @@ export function* planning(context: PlanningContext): Generator<Proven, Planned> 
   return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap }) }, context: best.context };
 }
 
+/** A plan at once, unproven: what a screen shows first. */
+export function firstPlan(context: PlanningContext): Planned {
+  const { context: on, chosen } = firstAnswer(context, QUICK);
+  return { plan: planFrom(on, { chosen }), context: on };
+}
+
 /** {@link planning} to its end. */
 export const planProven = (context: PlanningContext): Planned => toTheEnd(planning(context));
 

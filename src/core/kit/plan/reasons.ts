@@ -1,6 +1,6 @@
 import { SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
-import { explain } from '../../fit/score';
+import { explain } from '../../fit/explain';
 import { isReactive } from '../../fit/traits';
 import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';

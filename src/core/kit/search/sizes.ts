@@ -34,6 +34,17 @@ export function startingKit(problem: Problem, kindred: readonly number[]): Choic
     .reduce((best, each) => (each.value > best.value ? each : best)).choice;
 }
 
+/** A search for what is worth more than a kit known from kindred limits, with its multipliers. */
+export function searchAbove(
+  problem: Problem,
+  { choice, value }: Pick<Proof, 'choice' | 'value'>,
+  hint: Float64Array | undefined,
+  rootSteps?: number,
+): ExactSearch {
+  const within = affordable(problem).problem;
+  return new ExactSearch(within, placed(within, chosenOf({ choice })), hint, value, rootSteps);
+}
+
 /** Work after which a search stops proving and states its gap, figures compared: some seconds at most. */
 export const ENOUGH_WORK = 1.5e8;
 
@@ -81,7 +92,7 @@ export function* ladder(problem: Problem, most: number): Generator<Rung[], Rung[
 }
 
 /** The candidates of a proof's kit, by index. */
-export const chosenOf = ({ choice }: Proof): number[] => [...choice].filter((i) => i >= 0);
+export const chosenOf = ({ choice }: Pick<Proof, 'choice'>): number[] => [...choice].filter((i) => i >= 0);
 
 /** Runs a search to its end. */
 export function toTheEnd<T, R>(steps: Generator<T, R>): R {

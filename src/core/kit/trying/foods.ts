@@ -1,6 +1,6 @@
 import { SCORE_WORDS, TRIAL } from '../../constants';
 import type { CookContext } from '../../fit/cook';
-import { explain, type Explanation } from '../../fit/score';
+import { explain, type Explanation } from '../../fit/explain';
 import type { BladeTraits } from '../../fit/traits';
 import type { Task } from '../../cutting/task';
 import { nextFoods } from '../../trial/nextFood';
