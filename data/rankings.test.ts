@@ -17,6 +17,7 @@ const KITCHENS: Record<string, Partial<KitchenFile>> = {
     cooks: [{ experience: 'trained', grip: 'pinch' }],
     habits: { upkeep: 'wipes-during', sharpening: 'stones' },
   },
+  home: { cooks: [{ experience: 'home' }] },
   new: { cooks: [{ experience: 'new' }] },
   small: { cooks: [{ handLengthMm: 160, strength: 'light' }], board: { lengthMm: 280, widthMm: 200 } },
   rough: { habits: { roughUse: true } },
@@ -25,7 +26,7 @@ const rows = z
   .array(
     z.strictObject({
       task: z.string(),
-      kitchen: z.enum(['trained', 'new', 'small', 'rough']),
+      kitchen: z.enum(['trained', 'home', 'new', 'small', 'rough']),
       better: z.string(),
       worse: z.string(),
       by: z.number(),

@@ -181,7 +181,7 @@ export const RULES = [
   {
     name: 'single bevels let soft slices fall',
     file: 'fit/parts/edge.ts',
-    from: "mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft : 1;",
+    from: "mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft * (1 - supple) : 1;",
     to: '1;',
   },
   {

@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { BEVELS, HANDED, HANDLE_STYLES, ROLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS } from './words';
+import { BEVELS, HANDED, HANDLE_STYLES, ROLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS, WORKS } from './words';
 
 const pair = z.tuple([z.number(), z.number()]);
 const flag = z.union([z.boolean(), z.stringbool()]);
@@ -10,6 +10,8 @@ export const bladeTypeSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
   role: z.enum(ROLES),
+  /** What sets its work apart from the rest of its role. */
+  work: z.enum(WORKS).optional(),
   /** A knife of the trade that few shops show and few hands know. */
   seldom: z.literal(true).optional(),
   /** The handle it usually has; a western one where none is named. */

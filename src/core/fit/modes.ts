@@ -1,3 +1,4 @@
+import { isFlesh } from '../cutting/eaten';
 import type { Task } from '../cutting/task';
 import type { Motion } from '../cutting/words';
 import type { BoardMotion } from '../kitchen/kitchen';
@@ -47,6 +48,10 @@ const isBoardMotion = (motion: Motion): motion is BoardMotion =>
 
 /** A sheet is rolled in the hand against a long flat edge held still. */
 export const isSheet = (task: Pick<Task, 'thin' | 'motions'>) => task.thin === 3 && task.motions[0] === 'in-hand';
+
+/** A draw across small food that is no flesh: it ends on the board like any board cut. */
+export const isShortDraw = (task: Task, mode: Mode): boolean =>
+  mode.id === 'slice' && !mode.long && task.load === 0 && !isFlesh(task);
 
 /** The ways a task can be done, best first, each with what it costs to be a later choice. */
 export function taskModes(task: Task): Mode[] {

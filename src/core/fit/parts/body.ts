@@ -2,7 +2,7 @@ import { thicknessAtDepthMm } from '../../blade/thickness';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import { isSheet, type Mode } from '../modes';
+import { isSheet, isShortDraw, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -15,12 +15,15 @@ export const wedge: Part = {
   about: 'Thickness of the blade at the depth of firm food: thick blades split it.',
   level: (task, mode) =>
     task.load < w.breaks.value &&
-    (mode.id === 'board' || ((mode.id === 'slice' || mode.id === 'hand') && task.firm >= w.from.value))
+    (mode.id === 'board' ||
+      isShortDraw(task, mode) ||
+      ((mode.id === 'slice' || mode.id === 'hand') && task.firm >= w.from.value))
       ? 1
       : 0,
-  value: (b, task) => {
+  value: (b, task, _cook, mode) => {
     const at = thicknessAtDepthMm(b.blade, task.heightMm);
-    const soft = Math.exp(-w.thickScale.value * Math.max(0, at - w.thick.value));
+    const aside = mode.id === 'hand' ? 0 : Math.max(0, at - w.thick.value);
+    const soft = Math.exp(-w.thickScale.value * aside);
     const firmness = Math.max(0, Math.min(task.firm, w.most.value) - w.from.value + 1);
     return soft * Math.exp(-w.scale.value * Math.max(0, at - w.free.value) * firmness);
   },
@@ -30,7 +33,8 @@ export const wedge: Part = {
 
 export const steer: Part = {
   id: 'steer',
-  restsOn: 'task',
+  restsOn: 'both',
+  sees: ({ firm, heightMm }) => [firm, heightMm],
   name: 'Steering',
   about: 'Drift of one-sided bevels in tall dense food, and of two-sided ones round a sheet.',
   level: (task, mode) =>
@@ -38,13 +42,14 @@ export const steer: Part = {
     (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' || (mode.id === 'hand' && isSheet(task)))
       ? 1
       : 0,
-  value: (b, task, _cook, mode) => {
+  value: (b, task, { cook }, mode) => {
     if (mode.id === 'hand') return b.blade.bevel === 'single' ? 1 : st.sheet.value;
     if (b.blade.bevel === 'double') return 1;
     const drift = b.blade.bevel === 'single' ? st.single.value : st.uneven.value;
     return (
       1 -
       drift *
+        (1 - st.held.value * FIT.brings[cook.experience].value) *
         ramp(task.firm, st.firmFrom.value, st.firmTo.value) *
         (st.low.value + (1 - st.low.value) * ramp(task.heightMm, st.lowMm.value, st.tallMm.value))
     );
@@ -75,6 +80,10 @@ export const release: Part = {
     `${mm(b.blade.heelHeightMm)} of ${b.blade.surface} side: ${byValue(value, 'slices let go', 'slices cling a little', 'slices cling')}.`,
 };
 
+/** Where a little bend does no harm: along a frame, and in a long draw. */
+const isForgiving = ({ load }: Task, { long }: Mode): boolean =>
+  load < FIT.joint.full.value && (long || load >= FIT.joint.from.value);
+
 export const flex: Part = {
   id: 'flex',
   restsOn: 'task',
@@ -90,15 +99,15 @@ export const flex: Part = {
           ? fl.tallLevel.value
           : 0;
     // a draw wants a blade that stays in its plane
-    return mode.id === 'slice' ? fl.drawLevel.value : 0;
+    return mode.id === 'slice' ? fl.drawLevel.value * (task.thin === 0 && mode.long ? fl.thickSlice.value : 1) : 0;
   },
-  value: (b, task) =>
+  value: (b, task, _cook, mode) =>
     task.flexible
       ? (fl.stiffWhereWanted.value + (1 - fl.stiffWhereWanted.value) * ramp(b.blade.flex, 0, fl.enoughTall.value)) *
         (task.heightMm >= fl.tall.value ? 1 - fl.tallCost.value * ramp(b.blade.flex, fl.tallFrom.value, 1) : 1)
       : 1 -
         (1 - fl.limpWhereUnwanted.value) *
-          (task.load >= FIT.joint.from.value && task.load < FIT.joint.full.value
+          (isForgiving(task, mode)
             ? ramp(b.blade.flex, fl.wanders.value, fl.wanderTo.value)
             : ramp(b.blade.flex, fl.stiffTo.value, fl.limpFrom.value)),
   why: (b, task) => {

@@ -1,5 +1,6 @@
 import { handToTipMm } from '../../blade/hold';
 import { FIT } from '../../constants';
+import { isRawFlesh } from '../../cutting/eaten';
 import { fallOff, ramp } from '../curves';
 import { byValue, mm, type Part } from '../part';
 
@@ -11,7 +12,10 @@ export const tip: Part = {
   sees: (task) => [task.tip, task.load, Math.min(task.widthMm, task.heightMm * 2)],
   name: 'Tip',
   about: 'Distance from the holding hand to the tip, its shape and its thinness.',
-  level: (task, mode) => (mode.id === 'tip' ? Math.max(1, task.tip) : task.tip),
+  level: (task, mode) => {
+    if (mode.id === 'tip') return Math.max(1, task.tip);
+    return t.most.value * Math.pow(task.tip / t.most.value, t.perNeed.value);
+  },
   value: (b, task, { cook }, mode) => {
     const forgives = t.perFood.value + ((t.perFoodExact.value - t.perFood.value) * task.tip) / 3;
     const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
@@ -43,9 +47,10 @@ export const face: Part = {
   value: (b, task, _cook, mode) => {
     const onBone = task.load >= f.alongBone.value;
     const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
-    // a double bevel rubs a soft clean slice on both sides
-    const rubs = mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft : 1;
-    const single = b.blade.bevel === 'single' ? (onBone ? f.flatBack.value : 1) : onBone ? 1 : rubs;
+    // a double bevel rubs a soft clean slice on both sides; a slice laid over a supple blade falls free of it
+    const supple = task.flexible ? b.blade.flex : 0;
+    const rubs = mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft * (1 - supple) : 1;
+    const single = b.blade.bevel === 'single' ? (isRawFlesh(task) && onBone ? f.flatBack.value : 1) : onBone ? 1 : rubs;
     // teeth sawn gently through crumb, or a plain edge along bone: only part of the roughness shows
     const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
     const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;

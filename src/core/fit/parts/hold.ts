@@ -88,15 +88,21 @@ export const inHand: Part = {
     `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${b.blade.weightG} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
 };
 
+/** Whether weight helps: pressing and falling always, drawing only through raw meat on the bone. */
+const isHelped = (task: Task, mode: Mode): boolean =>
+  task.weight && (mode.id !== 'slice' || task.load >= FIT.joint.from.value);
+
 /** Weight that helps a task, g. */
 const wantedWeightG = (task: Task, mode: Mode) =>
   mode.id === 'cleave'
     ? ma.wantedCleaving.value
     : task.load >= FIT.wedge.breaks.value
       ? ma.wantedBone.value
-      : task.firm >= ma.rind.value
-        ? ma.wantedRind.value
-        : ma.wanted.value;
+      : mode.id === 'slice'
+        ? ma.wantedDrawn.value
+        : task.firm >= ma.rind.value
+          ? ma.wantedRind.value
+          : ma.wanted.value;
 
 /** What a spine's thickness leaves where bone or shell is broken, 0–1. */
 const stoutness = (b: BladeTraits, task: Task) =>
@@ -107,7 +113,7 @@ const stoutness = (b: BladeTraits, task: Task) =>
 export const mass: Part = {
   id: 'mass',
   restsOn: 'both',
-  sees: (task, mode) => [task.weight, wantedWeightG(task, mode), task.load >= FIT.wedge.breaks.value],
+  sees: (task, mode) => [isHelped(task, mode), wantedWeightG(task, mode), task.load >= FIT.wedge.breaks.value],
   ofWeek: true,
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
@@ -115,7 +121,7 @@ export const mass: Part = {
   value: (b, task, { cook, longHours }, mode) => {
     const weight = b.blade.weightG;
     const wanted = wantedWeightG(task, mode);
-    const helps = task.weight && mode.id !== 'slice' ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
+    const helps = isHelped(task, mode) ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
     const tires =
       (cook.strength === 'light' ? ma.light.value : 1) *
       (1 - ma.falls.value * cook.motions.chop) *
@@ -136,7 +142,7 @@ export const mass: Part = {
   },
   why: (b, task, { cook }, mode, value) => {
     const weight = `${b.blade.weightG} g`;
-    if (task.weight && mode.id !== 'slice' && b.blade.weightG < wantedWeightG(task, mode) * 0.9)
+    if (isHelped(task, mode) && b.blade.weightG < wantedWeightG(task, mode) * 0.9)
       return `${weight}: light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more.`;
     return value < 0.9
       ? `${weight}: tiring for ${cook.strength} arms over the week.`

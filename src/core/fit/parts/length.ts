@@ -1,7 +1,8 @@
 import { gripMm, type Grip } from '../../blade/hold';
+import { isFlesh } from '../../cutting/eaten';
 import type { Task } from '../../cutting/task';
 import { FIT } from '../../constants';
-import { fallOff } from '../curves';
+import { fallOff, ramp } from '../curves';
 import type { CookContext } from '../cook';
 import { isSheet, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
@@ -13,9 +14,9 @@ const { reach: r, span: s, comfort: co, board: bo } = FIT;
 export function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   const { widthMm } = task;
   const across = Math.min(widthMm, r.longFood.value) + r.longFoodShare.value * Math.max(0, widthMm - r.longFood.value);
-  // what is soft must be drawn through, and what clings even more
-  const isDrawn = (task.long || task.stick === 3) && task.clean === 3 && task.firm <= 2 && !sawing;
-  const drawn = isDrawn ? r.drawDepth.value * task.heightMm : 0;
+  // the softer the food, the more of a clean slice is drawn instead of pressed
+  const isDrawn = (task.long || task.stick === 3) && task.clean === 3 && !sawing;
+  const drawn = isDrawn ? r.drawDepth.value * task.heightMm * ramp(r.pressed.value - task.firm, 0, r.softer.value) : 0;
   const wanted = drawn + across + r.follow.value + (sawing ? r.sawn.value : 1) * r.followShare.value * across;
   return wanted / Math.max(r.least.value, lengthMm - r.tipLoss.value);
 }
@@ -104,7 +105,7 @@ export const comfort: Part = {
   // bone is broken with the heel, whatever the length
   level: (task, mode) =>
     (mode.id === 'board' && task.load < FIT.wedge.breaks.value) ||
-    (mode.id === 'slice' && task.load < FIT.joint.from.value)
+    (mode.id === 'slice' && !(task.load >= FIT.joint.from.value && isFlesh(task)))
       ? 1
       : 0,
   value: (b, _task, context, mode) => {

@@ -13,10 +13,11 @@ const HANDLES: Record<string, readonly string[]> = {
   metal: ['metal'],
 };
 
-/** Whether the kitchen's limits allow buying this model. */
-export function isAllowed(model: BladeModel, limits: Kitchen['limits']): boolean {
+/** Whether the kitchen's limits allow buying this model: what is ground for the other hand only where it is asked for by name. */
+export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'limits' | 'cooks'>): boolean {
   if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
   if (limits.must.includes(model.id)) return true;
+  if (model.handed !== 'either' && cooks.every(({ handed }) => handed !== model.handed)) return false;
   if (limits.maker && model.maker !== limits.maker) return false;
   if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);

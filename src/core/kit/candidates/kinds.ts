@@ -5,7 +5,8 @@ import type { Candidate } from './candidate';
 export const kindOfWork = ({ type, id }: Pick<Candidate, 'type' | 'id'>): string => (type ? kindOfRole(type) : id);
 
 /** The same of a type. */
-export const kindOfRole = ({ role }: Pick<BladeType, 'role'>): string => (role === 'vegetable' ? 'general' : role);
+export const kindOfRole = ({ role, work }: Pick<BladeType, 'role' | 'work'>): string =>
+  work ?? (role === 'vegetable' ? 'general' : role);
 
 /** A knife that cuts on the board like a general knife: it is the one whose length the hand and the board decide. */
 export const isAllRound = (type: Pick<BladeType, 'role'> | null | undefined): boolean =>

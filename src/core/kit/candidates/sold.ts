@@ -53,7 +53,7 @@ export function candidateFor(making: Making, model: BladeModel): Candidate | nul
 /** Models as knives to be bought, in order of id. */
 const forSale = (making: Making, models: readonly BladeModel[]): Candidate[] =>
   models
-    .filter((model) => isAllowed(model, making.kitchen.limits))
+    .filter((model) => isAllowed(model, making.kitchen))
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((model) => candidateFor(making, model) ?? []);
 

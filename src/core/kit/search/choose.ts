@@ -75,7 +75,7 @@ export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], be
   const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
   const told = (found: Choice): Chosen => {
-    const choice = withRescues(problem, found);
+    const choice = withRescues(problem, found, chooser);
     return asserted(problem, { choice, worth: chooser.worth(choice), unmet });
   };
   if (proof) return told(proof.choice);

@@ -241,7 +241,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
         name: 'Set',
         maker: 'Oskavel',
         pieces: [...pieces].map(({ id }) => id),
-        priceMinor: Math.round(singly * (0.15 + random() / 2)),
+        priceMinor: Math.round(singly * (0.1 + random() / 3)),
       };
     });
     const volumes = [{ maker: oneOf(random, models).maker, from: 2, off: 0.15 + random() / 3 }];

@@ -76,14 +76,14 @@ const leastAgain = ({ type }: Candidate): number =>
 export const pieceKind = (step: Candidate): string | null => (step.action === 'buy' ? kindOfWork(step) : null);
 
 /**
- * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: what its price leaves of the least it must add, and of
- * all-round knives for one cook the same for each, so that a dear one does not excuse the other.
+ * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: the same for each of a kind, so that a dear one does not
+ * excuse a cheap one beside it. Of all-round knives for two cooks only what the price leaves of the least it must add.
  */
 export function surchargeOf(step: Candidate, cost: number, scale: MoneyScale): number {
   const { inNumbers, alone } = scale;
   if (step.action !== 'buy' || inNumbers) return 0;
-  if (alone && isAllRound(step.type)) return WORTH.secondGeneral.value - WORTH.halfPoint.value;
-  return Math.max(0, leastAgain(step) + dearer(step.priceMinor, scale) - cost);
+  if (!alone && isAllRound(step.type)) return Math.max(0, leastAgain(step) + dearer(step.priceMinor, scale) - cost);
+  return leastAgain(step) - WORTH.halfPoint.value;
 }
 
 /** Price paid and kept over the price of a point, in points: what a plan tells as paid. */

@@ -1,0 +1,15 @@
+import { expect, test } from 'vitest';
+import { contextOf } from '../../testing/trade';
+
+test('who carves still lacks a slicer for raw fish, and nobody is sold an edge ground for the other hand', () => {
+  const context = contextOf({
+    cooks: [{ handed: 'left', experience: 'trained' }],
+    owned: [{ type: 'carving', condition: 'keen' }],
+    cooking: { cuisines: [{ id: 'raw-fish' }] },
+    budget: { total: 900 },
+  });
+  expect(context.buyable.filter((c) => c.blade?.blade.handed === 'right').map((c) => c.id)).toEqual([]);
+  const counted = (type: string) => context.problem.candidates.find((c) => c.type?.id === type && c.action === 'buy');
+  expect(counted('yanagiba')?.isAgain).toBe(false);
+  expect(counted('sujihiki')?.isAgain).toBe(true);
+});
