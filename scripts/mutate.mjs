@@ -1,10 +1,10 @@
 // npm run mutate: changes every constant by half, down and up, and breaks every rule of a kit's worth, one at a time, and tells which of them no
 // test notices. First the pinned scores, edges and plans are tried, then the tests of the core. `npm run mutate -- NAME` tries those whose name holds NAME (`rule`, or `edge.ts`).
-import { spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build } from 'esbuild';
+import { execa } from 'execa';
 import { mutantOf } from './lib/mutant.mjs';
 import { root } from './lib/paths.mjs';
 import { RULES } from './lib/rules.mjs';
@@ -50,11 +50,8 @@ function ruleMutants() {
 }
 
 /** Exit code of a command, 1 where it takes too long. */
-const run = (command, args, env, most) =>
-  new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env }, stdio: 'ignore', timeout: most });
-    child.once('exit', (code) => resolve(code ?? 1));
-  });
+const run = async (command, args, env, timeout) =>
+  (await execa(command, args, { cwd: root, env, stdio: 'ignore', timeout, reject: false })).exitCode ?? 1;
 
 /** Whether anything notices a mutant. */
 async function isNoticed(mutant, slot) {

@@ -1,6 +1,6 @@
 // npm run dev: the database of npm start, brought up to date, and pages made anew as their sources change.
-import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { execa } from 'execa';
 import { root } from '../lib/paths.mjs';
 import { bringUpToDate, openFor } from '../lib/prepare.mjs';
 
@@ -9,11 +9,12 @@ const cluster = process.env.SCABBARD_CLUSTER ?? 'app';
 export default async function (stops) {
   const opened = await openFor(cluster, 'scabbard', { stops, keep: true });
   await bringUpToDate(opened, cluster);
-  const astro = spawn(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'dev'], {
+  const astro = execa(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'dev'], {
     cwd: root,
-    env: { ...process.env, DATABASE_URL: opened.url, ASTRO_TELEMETRY_DISABLED: '1' },
+    env: { DATABASE_URL: opened.url, ASTRO_TELEMETRY_DISABLED: '1' },
     stdio: 'inherit',
+    reject: false,
   });
   stops.push(async () => void astro.kill());
-  await new Promise((resolve) => astro.once('exit', resolve));
+  await astro;
 }

@@ -1,6 +1,5 @@
 // npm run soak: a bounded storm on loopback, on a database of its own: many users, kills of server and database, odd bodies and a full disk. Prints
 // what was asked, how long it took and what was lost; ends with 1 where a bar is missed. `npm run soak -- SECONDS` for a longer storm.
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
@@ -8,6 +7,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { dataFolder } from '../lib/paths.mjs';
 import { nextFree } from '../lib/ports.mjs';
 import { prepare } from '../lib/prepare.mjs';
+import { succeeds } from '../lib/run.mjs';
 import { say } from '../lib/say.mjs';
 import { serve } from '../lib/serve.mjs';
 import { User } from '../lib/soak/client.mjs';
@@ -93,12 +93,12 @@ const saved = (users) => users.reduce((sum, user) => sum + user.edits, 0);
 function smallDisk() {
   rmSync(place, { recursive: true, force: true });
   mkdirSync(place, { recursive: true });
-  return spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${DISK}`, 'tmpfs', place]).status === 0;
+  return succeeds('mount', ['-t', 'tmpfs', '-o', `size=${DISK}`, 'tmpfs', place]);
 }
 
 async function fullDisk(users, times) {
   const ballast = join(place, 'ballast');
-  spawnSync('dd', ['if=/dev/zero', `of=${ballast}`, 'bs=1M']);
+  succeeds('dd', ['if=/dev/zero', `of=${ballast}`, 'bs=1M']);
   const tasks = () => Array.from({ length: 60 }, () => ({ id: 'onion-dice', amount: random() * 1000 }));
   const dishes = () => Array.from({ length: 300 }, (_, i) => ({ id: `d${i}`, name: 'Stew', tasks: tasks() }));
   let refused = null;
@@ -206,7 +206,7 @@ async function round(stops) {
 
 export default async function (stops) {
   const small = smallDisk();
-  if (small) stops.push(async () => void spawnSync('umount', ['-l', place]));
+  if (small) stops.push(async () => void succeeds('umount', ['-l', place]));
   const { users, calm } = await round(stops);
   if (small && existsSync(join(place, 'cluster'))) {
     say('• a full disk…');

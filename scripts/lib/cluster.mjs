@@ -1,5 +1,4 @@
 // A private PostgreSQL cluster: loopback only, its own port, password in a 0600 file, never run as root.
-import { spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import {
   chmodSync,
@@ -15,6 +14,7 @@ import {
 } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { execaSync } from 'execa';
 import { installDebian } from './debian.mjs';
 import { withLock } from './lock.mjs';
 import { checkoutName, dataFolder } from './paths.mjs';
@@ -47,7 +47,7 @@ async function ensureBinaries() {
 /** The user that runs the server: ourselves, or Debian's `postgres` when we are root (the server refuses root). */
 function serverUser() {
   if (process.getuid?.() !== 0) return {};
-  const id = (flag) => Number(spawnSync('id', [flag, 'postgres']).stdout?.toString().trim() || NaN);
+  const id = (flag) => Number(execaSync('id', [flag, 'postgres'], { reject: false }).stdout || NaN);
   const uid = id('-u');
   const gid = id('-g');
   if (!uid || !gid)
@@ -111,15 +111,16 @@ async function create(bin, folder, user, passwordFile) {
 function resetPassword(bin, folder, user, passwordFile) {
   say('• the database’s password file is gone: setting a new password…');
   const password = newPassword(passwordFile);
-  const { status, stderr } = spawnSync(join(bin, 'postgres'), ['--single', '-D', folder, 'postgres'], {
+  const { failed, stderr } = execaSync(join(bin, 'postgres'), ['--single', '-D', folder, 'postgres'], {
     ...user,
     cwd: '/',
+    reject: false,
     input: `ALTER ROLE scabbard PASSWORD '${password}';\n`,
   });
-  if (status === 0) return;
+  if (!failed) return;
   rmSync(passwordFile, { force: true });
   throw new Stop(
-    `The password of the database in ${folder} is lost and no new one could be set (${String(stderr).trim().split('\n').at(-1)}). The database itself is untouched.`,
+    `The password of the database in ${folder} is lost and no new one could be set (${(stderr ?? '').trim().split('\n').at(-1)}). The database itself is untouched.`,
   );
 }
 

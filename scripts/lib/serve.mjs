@@ -1,7 +1,7 @@
-import { spawn } from 'node:child_process';
 import { createWriteStream, mkdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { execa } from 'execa';
 import { root } from './paths.mjs';
 import { Stop } from './say.mjs';
 
@@ -9,6 +9,8 @@ const SERVER_PROCESS = join(root, 'scripts', 'lib', 'server-process.mjs');
 /** A log longer than this is put aside when a server starts, bytes; the one before it goes. */
 const LONGEST_LOG = 20_000_000;
 const READY_WITHIN = 20_000;
+/** A server told to stop has so long, ms; then it is ended. */
+const STOPS_WITHIN = 4_000;
 
 /** Thrown where another server has the port. */
 export class PortTaken extends Stop {}
@@ -24,28 +26,30 @@ function openLog(file) {
  * port is another's.
  */
 export async function serve(entry, { databaseUrl, port, log, host = '127.0.0.1' }) {
-  const child = spawn(process.execPath, [SERVER_PROCESS, entry], {
-    env: { ...process.env, NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: databaseUrl },
-    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+  const child = execa(process.execPath, [SERVER_PROCESS, entry], {
+    env: { NODE_ENV: 'production', HOST: host, PORT: String(port), DATABASE_URL: databaseUrl },
+    ipc: true,
+    stdin: 'ignore',
+    all: true,
+    buffer: false,
+    reject: false,
     // Ctrl-C reaches only the command itself, which then stops its children in order
     detached: true,
+    forceKillAfterDelay: STOPS_WITHIN,
   });
   const file = openLog(log);
   let output = '';
-  for (const stream of [child.stdout, child.stderr])
-    stream.on('data', (chunk) => {
-      output = (output + chunk).slice(-4000);
-      file.write(chunk);
-    });
-  const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 0)));
+  child.all.on('data', (chunk) => {
+    output = (output + chunk).slice(-4000);
+    file.write(chunk);
+  });
+  const ended = child.then(({ exitCode }) => exitCode ?? 0);
   const stop = async () => {
-    if (child.exitCode !== null || child.signalCode !== null) return;
-    child.kill('SIGTERM');
-    await Promise.race([ended, pause(4000).then(() => child.kill('SIGKILL'))]);
+    child.kill();
+    await ended;
   };
   const told = await Promise.race([
-    new Promise((resolve) => child.once('message', resolve)),
-    ended.then(() => ({ failed: 'ended' })),
+    child.getOneMessage().catch(() => ({ failed: 'ended' })),
     pause(READY_WITHIN).then(() => ({ failed: 'silent' })),
   ]);
   if (told.listening) {

@@ -8,7 +8,7 @@ import { Figure, LengthFigure } from '../shared/Field';
 import { SLIDER_STEPS } from '../shared/keySteps';
 import { HandShape } from '../shared/HandShape';
 import { Calibrate } from '../shared/Calibrate';
-import { handFromCards, placedMark, savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { handFromCards, placedMark, USUAL_PX_PER_MM, useScreenScale } from '../shared/calibration';
 import css from './HandMeasure.module.css';
 
 interface Props {
@@ -26,7 +26,7 @@ const LIMITS = { length: [120, 230], breadth: [55, 120] } as const;
 
 /** Measures a hand: against the calibrated screen, by bank cards laid along it, or typed in millimetres. */
 export function HandMeasure(props: Props) {
-  const [scale, setScale] = useState(savedScale);
+  const [scale, keepScale] = useScreenScale();
   const [calibrating, setCalibrating] = useState(false);
   const [laying, setLaying] = useState(false);
   const { who, lengthMm, breadthMm, onMeasured } = props;
@@ -58,7 +58,7 @@ export function HandMeasure(props: Props) {
         <Calibrate
           start={scale ?? USUAL_PX_PER_MM}
           onDone={(found) => {
-            setScale(found);
+            keepScale(found);
             setCalibrating(false);
             setLaying(true);
           }}

@@ -1,10 +1,9 @@
 import { CARD_MM } from '../../core/measure/rectify';
 import { Button, Slider } from '@mantine/core';
 import { useState } from 'react';
-import { saveScale } from './calibration';
 import css from './Calibrate.module.css';
 
-/** The outline of a bank card made as large as the card: it tells how many pixels this screen has in a millimetre, which is kept on the device. */
+/** The outline of a bank card made as large as the card: it tells how many pixels this screen has in a millimetre. */
 export function Calibrate({ start, onDone }: { start: number; onDone: (pxPerMm: number) => void }) {
   const [pxPerMm, setPxPerMm] = useState(start);
   const { width, height } = CARD_MM;
@@ -34,14 +33,7 @@ export function Calibrate({ start, onDone }: { start: number; onDone: (pxPerMm: 
         value={pxPerMm}
         onChange={setPxPerMm}
       />
-      <Button
-        onClick={() => {
-          saveScale(pxPerMm);
-          onDone(pxPerMm);
-        }}
-      >
-        It fits
-      </Button>
+      <Button onClick={() => onDone(pxPerMm)}>It fits</Button>
     </div>
   );
 }

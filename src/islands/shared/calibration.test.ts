@@ -1,37 +1,13 @@
 import { CARD_MM } from '../../core/measure/rectify';
-import { afterEach, expect, test, vi } from 'vitest';
-import { handFromCards, placedMark, readScale, savedScale, saveScale, USUAL_PX_PER_MM } from './calibration';
+import { expect, test } from 'vitest';
+import { handFromCards, placedMark, readScale, USUAL_PX_PER_MM, writeScale } from './calibration';
 
-afterEach(() => vi.unstubAllGlobals());
-
-test('a screen’s scale is kept for the device, and nonsense in the store is no scale', () => {
-  const store = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    getItem: (key: string) => store.get(key) ?? null,
-    setItem: (key: string, value: string) => store.set(key, value),
-  });
-  expect(savedScale()).toBeNull();
-  saveScale(4.2);
-  expect(savedScale()).toBe(4.2);
-  vi.stubGlobal('devicePixelRatio', 1.5);
-  expect(savedScale()).toBeNull();
-  saveScale(2.8);
-  expect(savedScale()).toBe(2.8);
+test('a screen’s scale holds at the zoom it was found at, and nonsense in the store is no scale', () => {
+  expect(readScale(writeScale(4.2, 1), 1)).toBe(4.2);
+  expect(readScale(writeScale(4.2, 1), 1.5)).toBeNull();
+  expect(readScale(writeScale(2.8, 1.5), 1.5)).toBe(2.8);
   for (const odd of ['', 'wide', '0', '-3', '99', 'Infinity']) expect(readScale(odd), odd).toBeNull();
   expect(readScale(String(USUAL_PX_PER_MM))).toBeCloseTo(3.78, 2);
-});
-
-test('a store that is forbidden only costs the keeping', () => {
-  vi.stubGlobal('localStorage', {
-    getItem: () => {
-      throw new Error('forbidden');
-    },
-    setItem: () => {
-      throw new Error('forbidden');
-    },
-  });
-  expect(savedScale()).toBeNull();
-  expect(() => saveScale(4)).not.toThrow();
 });
 
 test('two cards and a little are a hand, and marks stay where they can be', () => {

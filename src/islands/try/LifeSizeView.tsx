@@ -1,6 +1,5 @@
 import { Button, Switch } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useWindowEvent } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import { reference } from '../../../data/reference';
 import { fetchLifeSize } from '../../client/paper';
@@ -12,7 +11,7 @@ import { bladeTraits } from '../../core/fit/traits';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Calibrate } from '../shared/Calibrate';
-import { savedScale, USUAL_PX_PER_MM } from '../shared/calibration';
+import { USUAL_PX_PER_MM, useScreenScale } from '../shared/calibration';
 import { fileName } from '../shared/download';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
@@ -41,11 +40,9 @@ export default function LifeSizeView({ stored }: { stored: StoredKitchen }) {
 
 function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
-  const [scale, setScale] = useState(savedScale);
+  const [scale, keepScale] = useScreenScale();
   const [calibrating, setCalibrating] = useState(false);
   const [picked, setPicked] = useState<[string | null, string | null]>([null, null]);
-  // another zoom is another scale
-  useWindowEvent('resize', () => setScale(savedScale()));
   const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
   const all = choices ? [...choices.planned, ...choices.drawer, ...choices.models] : [];
   const first = all.find(({ ref }) => ref === picked[0]) ?? all[0];
@@ -73,7 +70,7 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
             <Calibrate
               start={scale ?? USUAL_PX_PER_MM}
               onDone={(found) => {
-                setScale(found);
+                keepScale(found);
                 setCalibrating(false);
               }}
             />
