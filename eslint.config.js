@@ -2,6 +2,7 @@ import astro from 'eslint-plugin-astro';
 import boundaries from 'eslint-plugin-boundaries';
 import importX from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /** The layers, top to bottom; each may use only what is listed for it. */
@@ -120,6 +121,14 @@ export default tseslint.config(
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process', 'Date'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'pass a seed' }],
     },
+  },
+  {
+    files: ['scripts/**/*.mjs'],
+    // what is handed to a page runs there
+    languageOptions: {
+      globals: { ...globals.nodeBuiltin, document: 'readonly', scrollTo: 'readonly', scrollY: 'readonly' },
+    },
+    rules: { 'no-undef': 'error', 'no-unused-vars': 'error' },
   },
   ...astro.configs.recommended,
 );

@@ -1,6 +1,6 @@
 // npm test: prepares as npm start does, on a database of its own, then runs unit and browser tests. Arguments go to the test runner.
-import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { execa } from 'execa';
 import { ensureChromium } from '../lib/chromium.mjs';
 import { dataFolder, root } from '../lib/paths.mjs';
 import { nextFree } from '../lib/ports.mjs';
@@ -15,21 +15,18 @@ export default async function (stops) {
   const server = await serve(entry, { databaseUrl: url, port: await nextFree(4600), log });
   stops.push(server.stop);
   say('• running the tests…');
-  const vitest = spawn(
+  const vitest = execa(
     process.execPath,
     [join(root, 'node_modules', 'vitest', 'vitest.mjs'), 'run', ...process.argv.slice(2)],
     {
       cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: {
-        ...process.env,
-        SCABBARD_ADDRESS: server.address,
-        SCABBARD_OWNER_URL: ownerUrl,
-        SCABBARD_LOG: log,
-        DATABASE_URL: '',
-      },
+      stdin: 'ignore',
+      stdout: 'inherit',
+      stderr: 'inherit',
+      reject: false,
+      env: { SCABBARD_ADDRESS: server.address, SCABBARD_OWNER_URL: ownerUrl, SCABBARD_LOG: log, DATABASE_URL: '' },
     },
   );
   stops.push(async () => void vitest.kill());
-  process.exitCode = await new Promise((resolve) => vitest.once('exit', (code) => resolve(code ?? 1)));
+  process.exitCode = (await vitest).exitCode ?? 1;
 }

@@ -21,7 +21,7 @@ import { checkoutName, dataFolder } from './paths.mjs';
 import { nextFree } from './ports.mjs';
 import { answers, dropStalePid, isAlive, readRunning } from './postmaster.mjs';
 import { ensureDatabase, urlsOf } from './roles.mjs';
-import { run } from './run.mjs';
+import { run, succeeds } from './run.mjs';
 import { say, Stop } from './say.mjs';
 
 const FIRST_PORT = 54_320;
@@ -62,7 +62,7 @@ function clusterFolder(name, user) {
   const inside = join(dataFolder, name);
   mkdirSync(inside, { recursive: true });
   if (user.uid === undefined) return join(inside, 'cluster');
-  const enters = spawnSync('test', ['-x', inside], { ...user, cwd: '/' }).status === 0;
+  const enters = succeeds('test', ['-x', inside], { ...user, cwd: '/' });
   const place = enters ? inside : join('/var/lib/scabbard', checkoutName, name);
   mkdirSync(place, { recursive: true });
   return join(place, 'cluster');

@@ -22,4 +22,5 @@ export async function run(command, args, { input, ...options } = {}) {
 }
 
 /** Whether a command ends with success. */
-export const succeeds = (command, args) => !execaSync(command, args, { stdio: 'ignore', reject: false }).failed;
+export const succeeds = (command, args, options = {}) =>
+  !execaSync(command, args, { ...options, stdio: 'ignore', reject: false }).failed;
