@@ -17,9 +17,6 @@ import {
 } from '../search/sizes';
 import type { PlanningContext } from '../context/planningContext';
 
-/** Nodes spent on a kit with prices for the asking before an offer it leans on is decided. */
-const LOOK = 200;
-
 /** Steps by which an offer's bound is lowered before it is kept in doubt. */
 const PROBE_STEPS = 20;
 
@@ -35,8 +32,6 @@ interface Branch {
   on: PlanningContext;
   open: readonly Offer[];
   bound: number;
-  /** Whether offers of which nothing can come have been dropped. */
-  probed?: boolean;
 }
 
 /**
@@ -97,17 +92,17 @@ class OfferSearch {
     return left;
   }
 
-  /** Runs a search to its end or through `most` nodes; false where it has to stop for good. */
-  private *run(search: ExactSearch, most = Infinity): Generator<Proven, boolean> {
-    for (let nodes = 0; nodes < most; nodes += SLICE, this.nodes += SLICE) {
+  /** Runs a search to its end; false where it has to stop for good. */
+  private *run(search: ExactSearch): Generator<Proven, boolean> {
+    for (;;) {
       if (this.isEnough) return false;
       const { work } = search;
       const done = search.step(SLICE);
       this.work += search.work - work;
-      if (done) break;
+      if (done) return true;
+      this.nodes += SLICE;
       yield this.known();
     }
-    return true;
   }
 
   /** The best so far, and the most anything still open can come to. */
@@ -133,29 +128,19 @@ class OfferSearch {
     return this.known();
   }
 
-  private *explore({ on, open, probed }: Branch): Generator<Proven, boolean> {
+  private *explore({ on, open: offered }: Branch): Generator<Proven, boolean> {
+    // offers of which nothing can come are dropped first: looking at each is cheaper than a search with all of their prices
+    const open = yield* this.probed(on, offered);
     // without offers it is the kit that was searched before
     if (on === this.context && open.length === 0) return true;
     const { problem, singly, cheaperBy } = wishing(on, open);
     const wished = this.above(problem);
     this.wished = wished;
     if (wished.isHopeless) return true;
-    const leaning = () => {
-      const chosen = wished.found ? chosenOf(wished.proof()) : [];
-      return { chosen, leansOn: chosen.flatMap((i) => cheaperBy.get(i) ?? [])[0] };
-    };
-    if (!(yield* this.run(wished, LOOK))) return false;
-    if (wished.isHopeless) return true;
-    if (!probed && open.length > 0) {
-      const left = yield* this.probed(on, open);
-      if (left.length < open.length) {
-        this.branches.push({ on, open: left, bound: wished.proof().bound, probed: true });
-        return true;
-      }
-    }
-    if (!leaning().leansOn && !(yield* this.run(wished))) return false;
+    if (!(yield* this.run(wished))) return false;
     if (!wished.found) return true;
-    const { chosen, leansOn } = leaning();
+    const chosen = chosenOf(wished.proof());
+    const leansOn = chosen.flatMap((i) => cheaperBy.get(i) ?? [])[0];
     const { bound } = wished.proof();
     if (!leansOn) {
       this.best = { proof: wished.proof(), on };

@@ -5,9 +5,9 @@ import { type Decided, Relaxation, type Taken } from './relaxation';
 export const PRECISION = 1e-7;
 
 /** Subgradient steps at the root of a search and at each later node. */
-const ROOT_STEPS = 110;
+const ROOT_STEPS = 60;
 
-const NODE_STEPS = 4;
+const NODE_STEPS = 6;
 
 /** After so many nodes the root's bound is lowered again, with more patience, and the search begun anew from it: few hard kits pay for it. */
 const AGAIN = [
