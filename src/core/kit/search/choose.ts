@@ -14,7 +14,7 @@ export interface Effort {
 export const ROUGH: Effort = { nodes: 0 };
 
 /** Answers within a frame. */
-export const QUICK: Effort = { nodes: 40, rootSteps: 60 };
+export const QUICK: Effort = { nodes: 20, rootSteps: 30 };
 
 export const THOROUGH: Effort = { nodes: 1000 };
 
