@@ -13,19 +13,17 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['{src,data,cli,scripts}/**/*.test.ts'],
-          maxWorkers: 2,
+          maxWorkers: 3,
           setupFiles: ['src/core/testing/seed.ts'],
-          sequence: { groupOrder: 1 },
         },
       },
-      // real browsers and servers, two files at a time: they mostly wait
+      // real browsers and servers mostly wait: the core's tests fill the time
       {
         extends: true,
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          maxWorkers: 2,
-          sequence: { groupOrder: 2 },
+          maxWorkers: 3,
         },
       },
     ],
