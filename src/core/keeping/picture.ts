@@ -199,9 +199,9 @@ export function knifeIn(thing: Thing, blade: BladeModel, at: Spot, place: Storag
   }
 }
 
-/** The cell whose middle lies nearest a height, of a place whose things have cells of their own. */
+/** The cell at a height or nearest to it, of a place whose things have cells of their own. */
 function nearestCell(cells: readonly Cell[], y: number): number {
-  const far = ({ y: from, deep }: Cell) => Math.abs(from + deep / 2 - y);
+  const far = ({ y: from, deep }: Cell) => Math.max(0, from - y, y - from - deep);
   return cells.reduce((best, cell, i) => (far(cell) < far(cells[best] ?? cell) ? i : best), 0);
 }
 

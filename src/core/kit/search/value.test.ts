@@ -143,3 +143,28 @@ test('a struggle is worth nothing, excellence all; rescue is worth more than pol
   expect(usefulness(100)).toBe(1);
   for (let s = 0; s < 100; s++) expect(usefulness(s + 1) - usefulness(s)).toBeLessThan(0.026);
 });
+
+test('a plan longer than can be ordered exactly still begins with what it must, and asks first for what does most for its money', () => {
+  const n = 14;
+  const random = fc.sample(fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 2 * n, maxLength: 2 * n }), {
+    numRuns: 20,
+    seed: 4,
+  });
+  for (const figures of random) {
+    const gains = figures.slice(0, n);
+    const prices = figures.slice(n).map((price) => 100 * price);
+    // every step adds what it adds whatever is there: the best order is by gain for money
+    const valueOf = (steps: readonly number[]) => steps.reduce((sum, i) => sum + (gains[i] ?? 0), 0);
+    const forMoney = (i: number) => (gains[i] ?? 0) / ((prices[i] ?? 0) + 500);
+    const order = bestOrder(prices, valueOf, [], byMoney(500));
+    expect([...order].sort((a, b) => a - b)).toEqual(gains.map((_, i) => i));
+    order.forEach((step, k) => {
+      const before = order[k - 1];
+      if (before !== undefined) expect(forMoney(step)).toBeLessThanOrEqual(forMoney(before) + 1e-12);
+    });
+    const led = bestOrder(prices, valueOf, [3, 5], byMoney(500));
+    expect([3, 5]).toContain(led[0]);
+    expect(forMoney(led[0] ?? -1)).toBe(Math.max(forMoney(3), forMoney(5)));
+  }
+  expect(bestOrder([], () => 0, [], byMoney(1))).toEqual([]);
+});
