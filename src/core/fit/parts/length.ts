@@ -63,7 +63,7 @@ const tooLong = (b: BladeTraits, { length, sliceToMm }: CookContext, mode: Mode)
 
 /** What a blade's length leaves of its comfort: a short one is slow, a long one wanders. A long draw only minds length. */
 function easeOfLength(b: BladeTraits, cook: CookContext, mode: Mode): number {
-  if (mode.id === 'slice') return fallOff(tooLong(b, cook, mode), mode.long ? co.sliceScale.value : co.scale.value);
+  if (mode.id === 'slice') return fallOff(tooLong(b, cook, mode), co.sliceScale.value);
   return fallOff(tooShort(b, cook), co.shortScale.value) * fallOff(tooLong(b, cook, mode), co.scale.value);
 }
 
