@@ -32,19 +32,19 @@ test('start a kitchen, answer, see the roll change with the budget, open a reaso
   );
   for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight');
   await page.waitForFunction(
-    () => document.querySelectorAll('section[aria-label="Your knife roll"] button').length > 0,
+    () => document.querySelectorAll('section[aria-label="Your knife roll"] [data-pocket]').length > 0,
   );
   await settled(page);
   expect(await spent()).toBeLessThanOrEqual(40);
   expect(await spent()).toBeLessThan(rich);
   await page.keyboard.press('End');
   await page.waitForFunction(
-    () => document.querySelectorAll('section[aria-label="Your knife roll"] button').length > 2,
+    () => document.querySelectorAll('section[aria-label="Your knife roll"] [data-pocket]').length > 2,
   );
   await settled(page);
 
   // a reason, opened by keyboard
-  await page.focus('section[aria-label="Your knife roll"] button');
+  await page.focus('section[aria-label="Your knife roll"] [data-pocket]');
   await page.keyboard.press('Enter');
   await page.waitForSelector('section[aria-labelledby="story"]');
   expect(await textOf(page, 'section[aria-labelledby="story"]')).toContain('Takes over');
@@ -60,7 +60,7 @@ test('start a kitchen, answer, see the roll change with the budget, open a reaso
   await page.reload();
   await settled(page);
   await page.waitForFunction(
-    (count) => document.querySelectorAll('section[aria-label="Your knife roll"] button').length === count,
+    (count) => document.querySelectorAll('section[aria-label="Your knife roll"] [data-pocket]').length === count,
     {},
     kit.length,
   );
@@ -85,7 +85,7 @@ test('start a kitchen, answer, see the roll change with the budget, open a reaso
   await Promise.all([second.page.waitForNavigation(), picker.uploadFile(path)]);
   await settled(second.page);
   await second.page.waitForFunction(
-    (count) => document.querySelectorAll('section[aria-label="Your knife roll"] button').length === count,
+    (count) => document.querySelectorAll('section[aria-label="Your knife roll"] [data-pocket]').length === count,
     {},
     kit.length,
   );

@@ -121,7 +121,7 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     await page.waitForSelector('main h1, main h2');
     if (path === '') {
       await settled(page);
-      await page.click('section[aria-label="Your knife roll"] button');
+      await page.click('section[aria-label="Your knife roll"] [data-pocket]');
       await page.waitForSelector('section[aria-labelledby="story"]');
     }
     await looksRightEverywhere();

@@ -13,7 +13,7 @@ const openSample = async (page: Page, name: string) => {
 const openStep = async (page: Page, order: number) => {
   // a step left open by what was done before stays open
   if (!(await page.$('section[aria-labelledby="story"]'))) {
-    const all = await page.$$('section[aria-label="Your knife roll"] button');
+    const all = await page.$$('section[aria-label="Your knife roll"] [data-pocket]');
     await all[order - 1]?.click();
   }
   await page.waitForSelector('section[aria-labelledby="story"]');
@@ -89,6 +89,27 @@ test('a step is swapped, excluded, put in another order with its cost told, boug
   await page.waitForSelector('[aria-label^="Compare with Before: bought"]');
   await page.click('[aria-label^="Compare with Before: bought"]');
   await page.waitForFunction(() => document.querySelector('[aria-label="Differences"] li') !== null);
+  expect(errors).toEqual([]);
+});
+
+test('a roll of more pockets than the window shows says so, and turns to the last and back by keys', async () => {
+  const { page, errors } = await visitor(browser);
+  await openSample(page, 'Saltstair');
+  const [turn] = await page.$$('xpath///button[contains(., "pockets: turn the roll")]');
+  const many = await page.$$eval('section[aria-label="Your knife roll"] li', (all) => all.length);
+  expect(await turn?.evaluate((button) => button.textContent)).toBe(`${many} pockets: turn the roll`);
+  /** How far the last pocket sticks out of the roll, px. */
+  const out = () =>
+    page.$eval('section[aria-label="Your knife roll"]', (roll) => {
+      const last = [...roll.querySelectorAll('li')].at(-1)?.getBoundingClientRect();
+      return Math.round((last?.right ?? 0) - roll.getBoundingClientRect().right);
+    });
+  expect(await out()).toBeGreaterThan(0);
+  await turn?.focus();
+  await page.keyboard.press('Enter');
+  await expect.poll(out).toBeLessThanOrEqual(0);
+  await page.keyboard.press('Enter');
+  await expect.poll(out).toBeGreaterThan(0);
   expect(errors).toEqual([]);
 });
 

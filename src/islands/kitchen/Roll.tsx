@@ -1,5 +1,5 @@
 import { useMediaQuery } from '@mantine/hooks';
-import { memo } from 'react';
+import { memo, useRef, type RefObject } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
@@ -69,12 +69,14 @@ function scaleOf(pockets: readonly PocketContent[], narrow: boolean): Scale {
 /** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
 export const Roll = memo(function Roll(props: Props) {
   const { plan, open, onOpen } = props;
+  const roll = useRef<HTMLElement>(null);
   const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
   const groups = groupsOf(props);
   const pockets = groups.flatMap(({ items }) => items);
   const scale = scaleOf(pockets, narrow);
   return (
-    <section className={css.roll} aria-label="Your knife roll" data-px-per-mm={scale.pxPerMm.toFixed(4)}>
+    <section ref={roll} className={css.roll} aria-label="Your knife roll" data-px-per-mm={scale.pxPerMm.toFixed(4)}>
+      {!narrow && pockets.length > MOST_SEEN && <Turn pockets={pockets.length} roll={roll} />}
       {groups.length === 0 && (
         <p className={css.empty}>Nothing to buy: what there is to spend buys no knife that would help.</p>
       )}
@@ -98,12 +100,25 @@ export const Roll = memo(function Roll(props: Props) {
           </div>
         ))}
       </div>
-      {!narrow && pockets.length > MOST_SEEN && (
-        <p className={css.turns}>{pockets.length} pockets: the roll turns sideways</p>
-      )}
     </section>
   );
 });
+
+/** Says that the roll is wider than the window, and turns it: on to the pockets that follow, and from the last back to the first. */
+function Turn({ pockets, roll }: { pockets: number; roll: RefObject<HTMLElement | null> }) {
+  const turn = () => {
+    const { scrollLeft = 0, clientWidth = 0, scrollWidth = 0 } = roll.current ?? {};
+    const isAtEnd = scrollLeft + clientWidth > scrollWidth - 4;
+    roll.current?.scrollTo({ left: isAtEnd ? 0 : scrollLeft + 0.8 * clientWidth });
+  };
+  return (
+    <div className={css.turns}>
+      <button type="button" className={css.turn} onClick={turn}>
+        {pockets} pockets: turn the roll
+      </button>
+    </div>
+  );
+}
 
 function titleOf(name: string, lengthMm: number | null, type: string | null): string {
   if (lengthMm === null) return name;
