@@ -73,7 +73,9 @@ export const textOf = (page: Page, selector: string): Promise<string> =>
 
 /** Names of the pockets, in order. */
 export const pockets = (page: Page): Promise<string[]> =>
-  page.$$eval('section[aria-label="Your knife roll"] [data-pocket]', (buttons) => buttons.map((b) => b.textContent ?? ''));
+  page.$$eval('section[aria-label="Your knife roll"] [data-pocket]', (buttons) =>
+    buttons.map((b) => b.textContent ?? ''),
+  );
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
