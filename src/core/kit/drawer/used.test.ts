@@ -82,7 +82,39 @@ describe('uses written down', () => {
     expect(story([chef, { type: 'bread', condition: 'keen' }], { cooks: [{ mayUse: [0] }] })).toMatch(
       /may use|better by others/,
     );
+    expect(story([chef, { type: 'bread', condition: 'keen', keep: 'lend' }])).toMatch(/lent/);
     const early = contextOf(uses({ 0: 5 }));
     expect(reportOfUse(early.context, early.file).knives.every((knife) => knife.story === null)).toBe(true);
+  });
+
+  test('a knife that is hardly drawn is told why by where it lies and what it is worth', () => {
+    const story = (changes: Partial<KitchenFile>, knife = 1) => {
+      const { context, file } = contextOf(uses({ 0: 40 }), changes);
+      return reportOfUse(context, file).knives.find(({ owned }) => owned === knife)?.story;
+    };
+    const tray = { kind: 'tray' as const, lengthMm: 500, widthMm: 300, heightMm: 60, slats: null };
+    const chest = { kind: 'drawer' as const, lengthMm: 500, widthMm: 300, heightMm: 60, guards: [] };
+    const laidIn = (place: typeof tray | typeof chest): Partial<KitchenFile> => ({
+      storage: { places: [place], laid: [{ owned: 1, place: 0, xMm: 0, yMm: 0, turned: false }] },
+    });
+    // where it is laid goes before how the rest is kept
+    expect(story({ ...laidIn(chest), habits: { storage: 'strip' } })).toMatch(/Badly stored/);
+    expect(story({ ...laidIn(tray), habits: { storage: 'loose' } })).toMatch(/hang it where/);
+    const models = ['quillback-bread-250-offset', 'ninefold-gyuto-210', 'quillback-paring-80'];
+    expect(story({ owned: models.map((model) => ({ model, condition: 'keen' as const })) })).toMatch(/Too precious/);
+  });
+
+  test('a knife drawn far more than reckoned, or never, is told so', () => {
+    const told = (diary: DiaryEntry[], owned: KitchenFile['owned'] = drawer) => {
+      const { context, file } = contextOf(diary, { owned });
+      return new Map(reportOfUse(context, file).knives.map((knife) => [knife.owned, knife]));
+    };
+    const bread = told(uses({ 1: 40 })).get(1);
+    expect(bread?.story).toMatch(/far more than reckoned/);
+    expect([bread?.uses, bread?.share, bread?.last]).toEqual([40, 1, daysLater('2026-03-01', 39)]);
+    // nobody here opens oysters
+    const idle = [...(drawer ?? []), { type: 'oyster', condition: 'keen' as const }];
+    expect(told(uses({ 0: 40 }), idle).get(3)?.story).toMatch(/Never drawn/);
+    expect(told(uses({ 0: 40, 3: 20 }), idle).get(3)?.story).toMatch(/Drawn for work the plan gives to others/);
   });
 });

@@ -54,6 +54,19 @@ describe('a roll for another kitchen', () => {
     expect(packing.along.join()).toMatch(/board of your own/);
   });
 
+  test('where nothing is lent, a hard board takes the cheapest that does general work; a knife alone is spared it', () => {
+    const board = { material: 'stone' as const };
+    const [good, cheap] = ['lanternhill-gyuto-210', 'quillback-chef-200'] as const;
+    const knives = [good, cheap].map((model) => ({ model, condition: 'keen' as const }));
+    const spoiled = ({ taken }: ReturnType<typeof pack>) => taken.filter((each) => each.forHardBoard);
+    expect(spoiled(pack({ board }, { owned: knives })).map((each) => each.owned)).toEqual([1]);
+    expect(spoiled(pack({ board }, { owned: [...knives].reverse() })).map((each) => each.owned)).toEqual([0]);
+    // teeth are no general knife, and the only one is not thrown to the stone
+    const withBread = [...knives.slice(0, 1), { type: 'bread', condition: 'keen' as const }];
+    expect(spoiled(pack({ board }, { owned: withBread }))).toEqual([]);
+    expect(spoiled(pack({ board: { material: 'wood' } }, { owned: knives }))).toEqual([]);
+  });
+
   test('the cook who travels brings their own permissions', () => {
     const cooks = [{ name: 'a' }, { name: 'b', mayUse: [1, 2] }];
     expect(owned(pack({ cook: 1 }, { cooks })).every((i) => [1, 2].includes(i))).toBe(true);
