@@ -107,9 +107,9 @@ test('a roll of more pockets than the window shows says so, and turns to the las
   expect(await out()).toBeGreaterThan(0);
   await turn?.focus();
   await page.keyboard.press('Enter');
-  await expect.poll(out).toBeLessThanOrEqual(0);
+  await expect.poll(out, { timeout: 10_000 }).toBeLessThanOrEqual(0);
   await page.keyboard.press('Enter');
-  await expect.poll(out).toBeGreaterThan(0);
+  await expect.poll(out, { timeout: 10_000 }).toBeGreaterThan(0);
   expect(errors).toEqual([]);
 });
 

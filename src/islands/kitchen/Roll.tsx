@@ -22,6 +22,8 @@ interface Props {
 const DRAWN_HEIGHT_PX = 312;
 /** Pockets a wide window shows side by side. */
 const MOST_SEEN = 8;
+/** With less than this left beyond the edge the last pocket is seen whole. */
+const HEM_PX = 24;
 const NARROW_WIDTH_PX = 326;
 const LARGEST_PX_PER_MM = 0.9;
 
@@ -108,7 +110,7 @@ export const Roll = memo(function Roll(props: Props) {
 function Turn({ pockets, roll }: { pockets: number; roll: RefObject<HTMLElement | null> }) {
   const turn = () => {
     const { scrollLeft = 0, clientWidth = 0, scrollWidth = 0 } = roll.current ?? {};
-    const isAtEnd = scrollLeft + clientWidth > scrollWidth - 4;
+    const isAtEnd = scrollLeft + clientWidth > scrollWidth - HEM_PX;
     roll.current?.scrollTo({ left: isAtEnd ? 0 : scrollLeft + 0.8 * clientWidth });
   };
   return (
