@@ -181,8 +181,8 @@ export const RULES = [
   {
     name: 'single bevels let soft slices fall',
     file: 'fit/parts/edge.ts',
-    from: "mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft * (1 - supple) : 1;",
-    to: '1;',
+    from: 'return 1 - (1 - f.double.value) * soft * (1 - supple);',
+    to: 'return 1 + 0 * soft * supple;',
   },
   {
     name: 'table knives are one a seat',

@@ -204,6 +204,7 @@ export const FIT = {
   tip: {
     steady: c(120, 'mm', 'pinch to tip at which any hand is steady', 'trade practice'),
     perFood: c(1, 'mm per mm', 'larger food forgives a longer blade, less so where precision is wanted', 'geometry'),
+    perFoodExact: c(0.3, 'mm per mm', 'the same where precision is everything', 'house judgement'),
     most: c(3, 'need', 'precision that is everything', 'handbook'),
     perNeed: c(
       1.4,
@@ -211,7 +212,6 @@ export const FIT = {
       'where a little precision is enough the corner of a blade gives most of it',
       'house judgement',
     ),
-    perFoodExact: c(0.3, 'mm per mm', 'the same where precision is everything', 'house judgement'),
     teeth: c(0.72, 'factor', 'teeth behind a tip tear what it scores', 'trade practice'),
     turnHeight: c(40, 'mm', 'a blade lower than this turns round a joint', 'trade practice'),
     turnScale: c(28, 'mm', 'how fast a taller one gets stuck', 'house judgement'),

@@ -1,8 +1,11 @@
 import { handToTipMm } from '../../blade/hold';
 import { FIT } from '../../constants';
 import { isRawFlesh } from '../../cutting/eaten';
+import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
+import type { Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
+import type { BladeTraits } from '../traits';
 
 const { tip: t, face: f, crust: cr } = FIT;
 
@@ -17,7 +20,7 @@ export const tip: Part = {
     return t.most.value * Math.pow(task.tip / t.most.value, t.perNeed.value);
   },
   value: (b, task, { cook }, mode) => {
-    const forgives = t.perFood.value + ((t.perFoodExact.value - t.perFood.value) * task.tip) / 3;
+    const forgives = t.perFood.value + ((t.perFoodExact.value - t.perFood.value) * task.tip) / t.most.value;
     const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
     const turns = mode.id === 'tip' && task.load >= t.turnLoad.value;
     const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
@@ -34,6 +37,15 @@ export const tip: Part = {
     `Tip ${mm(handToTipMm(b.blade, cook.grip))} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
 };
 
+/** What the sides of an edge leave of a face. A double bevel rubs a soft clean slice; one laid over a supple blade falls free of it. */
+function sidesLeave(b: BladeTraits, task: Task, mode: Mode, onBone: boolean): number {
+  if (b.blade.bevel === 'single') return onBone && isRawFlesh(task) ? f.flatBack.value : 1;
+  if (onBone || mode.id !== 'slice' || b.serrated) return 1;
+  const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
+  const supple = task.flexible ? b.blade.flex : 0;
+  return 1 - (1 - f.double.value) * soft * (1 - supple);
+}
+
 export const face: Part = {
   id: 'face',
   restsOn: 'task',
@@ -46,16 +58,11 @@ export const face: Part = {
       : f.perClean.value * task.clean + f.perThin.value * task.thin + (mode.id === 'board' ? f.ease.value : 0),
   value: (b, task, _cook, mode) => {
     const onBone = task.load >= f.alongBone.value;
-    const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
-    // a double bevel rubs a soft clean slice on both sides; a slice laid over a supple blade falls free of it
-    const supple = task.flexible ? b.blade.flex : 0;
-    const rubs = mode.id === 'slice' && !b.serrated ? 1 - (1 - f.double.value) * soft * (1 - supple) : 1;
-    const single = b.blade.bevel === 'single' ? (isRawFlesh(task) && onBone ? f.flatBack.value : 1) : onBone ? 1 : rubs;
     // teeth sawn gently through crumb, or a plain edge along bone: only part of the roughness shows
     const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
     const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;
     const drag = mode.id === 'slice' ? f.tallDrag.value * Math.max(0, b.blade.heelHeightMm - f.low.value) : 0;
-    return Math.min(1, torn * single * (1 - Math.min(f.dragCap.value, drag)));
+    return Math.min(1, torn * sidesLeave(b, task, mode, onBone) * (1 - Math.min(f.dragCap.value, drag)));
   },
   why: (b, _task, _cook, _mode, value) => {
     if (b.serrated)

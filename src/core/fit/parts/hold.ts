@@ -93,16 +93,12 @@ const isHelped = (task: Task, mode: Mode): boolean =>
   task.weight && (mode.id !== 'slice' || task.load >= FIT.joint.from.value);
 
 /** Weight that helps a task, g. */
-const wantedWeightG = (task: Task, mode: Mode) =>
-  mode.id === 'cleave'
-    ? ma.wantedCleaving.value
-    : task.load >= FIT.wedge.breaks.value
-      ? ma.wantedBone.value
-      : mode.id === 'slice'
-        ? ma.wantedDrawn.value
-        : task.firm >= ma.rind.value
-          ? ma.wantedRind.value
-          : ma.wanted.value;
+function wantedWeightG(task: Task, mode: Mode): number {
+  if (mode.id === 'cleave') return ma.wantedCleaving.value;
+  if (task.load >= FIT.wedge.breaks.value) return ma.wantedBone.value;
+  if (mode.id === 'slice') return ma.wantedDrawn.value;
+  return task.firm >= ma.rind.value ? ma.wantedRind.value : ma.wanted.value;
+}
 
 /** What a spine's thickness leaves where bone or shell is broken, 0–1. */
 const stoutness = (b: BladeTraits, task: Task) =>
