@@ -45,6 +45,9 @@ async function line() {
 
 const nameField = 'input[aria-label="Name of this kitchen"]';
 
+/** The notice at the foot; a part that cannot be fetched tells of itself with an alert of its own, further up. */
+const notSaved = 'xpath///*[@role="alert"][contains(., "Not saved yet")]';
+
 test('edits made while the server is away are kept through a reload, shown as not saved, and sent when it returns', async () => {
   const way = await line();
   const { page } = await visitor(browser);
@@ -55,10 +58,10 @@ test('edits made while the server is away are kept through a reload, shown as no
   await way.cut();
   await page.focus(nameField);
   await page.keyboard.type(' on the hill');
-  await page.waitForFunction(() => document.querySelector('[role="alert"]')?.textContent?.includes('Not saved yet'));
+  await page.waitForSelector(notSaved);
   // it stays in sight
   await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
-  const top = await page.$eval('[role="alert"]', (e) => e.getBoundingClientRect().top);
+  const top = await page.$eval(notSaved, (e) => e.getBoundingClientRect().top);
   expect(top).toBeGreaterThanOrEqual(0);
   expect(top).toBeLessThan(await page.evaluate(() => innerHeight));
   // what lies further down cannot be fetched now, and the rest of the page stands
@@ -92,7 +95,7 @@ test('edits made while the server is away are kept through a reload, shown as no
   way.hang();
   await page.focus(nameField);
   await page.keyboard.type('s');
-  await page.waitForFunction(() => document.querySelector('[role="alert"]')?.textContent?.includes('Not saved yet'));
+  await page.waitForSelector(notSaved);
   await way.cut();
 });
 
