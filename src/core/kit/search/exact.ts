@@ -72,8 +72,6 @@ export class ExactSearch {
   private nodes = 0;
   private root: Node;
   private again = 0;
-  /** Multipliers at the root, to start a kindred search from. */
-  readonly rootMultipliers: Float64Array;
 
   /**
    * `seed`, a kit that keeps the rules, is where the search starts from; `hint`, multipliers of a kindred search; `floor`, a value that is
@@ -102,7 +100,6 @@ export class ExactSearch {
       if (afresh.bound < root.bound) root = afresh;
     }
     this.root = { ...root };
-    this.rootMultipliers = root.multipliers;
     this.push(root);
   }
 
@@ -134,6 +131,11 @@ export class ExactSearch {
   /** What a kit must be worth more than. */
   private get aim(): number {
     return Math.max(this.best.value, this.floor);
+  }
+
+  /** Multipliers at the root, to start a kindred search from. */
+  get rootMultipliers(): Float64Array {
+    return this.root.multipliers;
   }
 
   /** Whether a kit worth more than the floor has been found. */

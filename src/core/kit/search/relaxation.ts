@@ -34,6 +34,7 @@ const NO_ROW = new Float64Array();
 const NOTHING: InRoles = {
   figures: NO_ROW,
   served: new Int32Array(),
+  singles: new Int32Array(),
   pairs: new Int32Array(),
   hands: new Int32Array(),
   others: new Int32Array(),
@@ -275,7 +276,8 @@ export class Relaxation {
     for (const { candidate, copy } of this.chosen) {
       slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
       const { served, figures } = this.rows[candidate] ?? NOTHING;
-      for (const s of served) {
+      for (let k = 0; k < served.length; k++) {
+        const s = served[k] ?? 0;
         const first = (from[s] ?? 0) + (isSame[s] === 1 ? copy : 0);
         this.best(figures, first, from[s + 1] ?? 0, multipliers);
       }

@@ -20,6 +20,8 @@ export interface InRoles {
   figures: Float64Array;
   /** The states in which it is worth anything. */
   served: Int32Array;
+  /** First roles of those with one role. */
+  singles: Int32Array;
   /** First roles of those with two roles that read one column: nearly all. */
   pairs: Int32Array;
   /** The same of those whose two roles read two columns: two people of different hands. */
@@ -60,6 +62,7 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
   const figures = new Float64Array(weights.length);
   for (let r = 0; r < figures.length; r++) figures[r] = (weights[r] ?? 0) * (row[columns[r] ?? 0] ?? 0);
   const served: number[] = [];
+  const singles: number[] = [];
   const pairs: number[] = [];
   const hands: number[] = [];
   const others: number[] = [];
@@ -70,13 +73,15 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
     for (let r = first; r < end; r++) any ||= (figures[r] ?? 0) > 0;
     if (!any) continue;
     served.push(s);
-    if (end - first !== 2) others.push(s);
+    if (end - first === 1) singles.push(first);
+    else if (end - first !== 2) others.push(s);
     else if (isSame[s] === 1) pairs.push(first);
     else hands.push(first);
   }
   const found = {
     figures,
     served: new Int32Array(served),
+    singles: new Int32Array(singles),
     pairs: new Int32Array(pairs),
     hands: new Int32Array(hands),
     others: new Int32Array(others),
@@ -88,15 +93,21 @@ export function inRoles(roles: Roles, row: Float64Array): InRoles {
 /** What a candidate is worth in the roles at some multipliers, as the first of its copies, the second and so on: fills `byCopy`. */
 export function worthInRoles(
   { from, isSame }: Roles,
-  { figures, pairs, hands, others }: InRoles,
+  { figures, singles, pairs, hands, others }: InRoles,
   multipliers: Float64Array,
   byCopy: Float64Array,
 ): void {
-  byCopy.fill(0);
+  // counted loops: going over a typed array by its iterator takes twice as long
   let once = 0;
   let again = 0;
   let always = 0;
-  for (const r of pairs) {
+  for (let i = 0; i < singles.length; i++) {
+    const r = singles[i] ?? 0;
+    const only = (figures[r] ?? 0) - (multipliers[r] ?? 0);
+    if (only > 0) once += only;
+  }
+  for (let i = 0; i < pairs.length; i++) {
+    const r = pairs[i] ?? 0;
     const second = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
     let most = second > 0 ? second : 0;
     again += most;
@@ -104,13 +115,16 @@ export function worthInRoles(
     if (first > most) most = first;
     once += most;
   }
-  for (const r of hands) {
+  for (let i = 0; i < hands.length; i++) {
+    const r = hands[i] ?? 0;
     const one = (figures[r] ?? 0) - (multipliers[r] ?? 0);
     const other = (figures[r + 1] ?? 0) - (multipliers[r + 1] ?? 0);
     const most = one > other ? one : other;
     if (most > 0) always += most;
   }
-  for (const s of others) {
+  for (let c = 0; c < byCopy.length; c++) byCopy[c] = always + (c === 0 ? once : c === 1 ? again : 0);
+  for (let i = 0; i < others.length; i++) {
+    const s = others[i] ?? 0;
     const first = from[s] ?? 0;
     let most = 0;
     // from the last role backwards: the best of what is still open to each copy
@@ -119,9 +133,6 @@ export function worthInRoles(
       if (worth > most) most = worth;
       if (isSame[s] === 1) byCopy[r - first] = (byCopy[r - first] ?? 0) + most;
     }
-    if (isSame[s] === 0) always += most;
+    if (isSame[s] === 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + most;
   }
-  byCopy[0] = (byCopy[0] ?? 0) + once;
-  if (byCopy.length > 1) byCopy[1] = (byCopy[1] ?? 0) + again;
-  if (always > 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + always;
 }
