@@ -40,7 +40,7 @@ let context: PlanningContext | null = null;
 let planned: PlanningContext | null = null;
 /** The kitchen last asked about. */
 let asked: KitchenFile | null = null;
-/** Whether an answer has been rehearsed. */
+/** Whether answers have been rehearsed. */
 let rehearsed = false;
 /** The kit last proven, by candidate: where the next search starts. */
 let proven: readonly string[] = [];
@@ -74,18 +74,24 @@ function contextFor(file: KitchenFile): PlanningContext {
   return context;
 }
 
-/** A kitchen that cooks one cuisine more, if there is one. */
-function withAnotherCuisine(file: KitchenFile): KitchenFile {
+/** Cuisines rehearsed: after so many nearly all code has run often enough to be fast. */
+const REHEARSED = 5;
+
+/** Kitchens that cook one cuisine more. */
+function withAnotherCuisine(file: KitchenFile): KitchenFile[] {
   const known = file.cooking?.cuisines ?? [];
   const others = [...reference.cuisines.keys()].filter((id) => !known.some((cuisine) => cuisine.id === id));
-  return { ...file, cooking: { ...file.cooking, cuisines: [...known, ...others.slice(0, 1).map((id) => ({ id }))] } };
+  return others.map((id) => ({ ...file, cooking: { ...file.cooking, cuisines: [...known, { id }] } }));
 }
 
-/** An answer to another cooking, thrown away: code is slow the first time it runs, and the first change of cooking should not pay for it. */
+/** Answers to other cooking, thrown away: code is slow the first times it runs, and the first changes of cooking should not pay for it. */
 function* rehearsal(file: KitchenFile): Generator<void, void> {
-  const laid = preparePlanning(withAnotherCuisine(file), reference, models, undefined, context);
-  yield;
-  firstPlan(laid);
+  for (const other of withAnotherCuisine(file).slice(0, REHEARSED)) {
+    const laid = preparePlanning(other, reference, models, undefined, context);
+    yield;
+    firstPlan(laid);
+    yield;
+  }
 }
 
 /** A blade by catalogue model or by its place among the owned knives. */
@@ -167,8 +173,7 @@ export const kitchenWorker = {
       rest,
     );
     if (ended === null || rehearsed || !asked) return;
-    rehearsed = true;
-    await newest.run(rehearsal(asked), undefined, rest);
+    rehearsed = (await newest.run(rehearsal(asked), undefined, rest)) !== null;
   },
 
   /** What to look for in any shop for one step of the present plan; null when stopped. */
