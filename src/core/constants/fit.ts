@@ -174,6 +174,7 @@ export const FIT = {
     scale: c(17, 'mm', 'how far below that the hand gives up', 'house judgement'),
     floor: c(0.3, 'score', 'working past the edge of the board is possible, not pleasant', 'house judgement'),
     sawn: c(0.35, 'level', 'a saw is held above the board most of its way', 'trade practice'),
+    drawn: c(0.4, 'level', 'a draw that parts wholly ends with the heel near the board', 'trade practice'),
   },
   inHand: {
     hand: c(160, 'mm', 'a small hand, where the wanted lengths start', 'handbook'),

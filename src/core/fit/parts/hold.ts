@@ -2,7 +2,7 @@ import { isRawFlesh } from '../../cutting/eaten';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import { isSheet, type Mode } from '../modes';
+import { isSheet, isShortDraw, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -13,7 +13,12 @@ export const clearance: Part = {
   restsOn: 'cook',
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
-  level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' ? 1 : mode.id === 'saw' ? cl.sawn.value : 0),
+  level: (task, mode) => {
+    if (mode.id === 'board' || mode.id === 'cleave') return 1;
+    if (mode.id === 'saw') return cl.sawn.value;
+    // what must come apart wholly is cut down to the board with the heel as well
+    return isShortDraw(task, mode) && task.separate >= 2 ? cl.drawn.value : 0;
+  },
   value: (b, _task, { cook }) => {
     const held = cook.felt[b.blade.id]?.sets.clearance;
     if (held !== undefined) return held;

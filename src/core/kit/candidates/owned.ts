@@ -3,7 +3,7 @@ import type { EdgeLife } from '../../edge/keenness';
 import { bladeTraits, type BladeTraits } from '../../fit/traits';
 import type { Kitchen, Owned } from '../../kitchen/kitchen';
 import type { Reference } from '../../reference';
-import { atTable } from './atTable';
+import { onTheBoard } from './atTable';
 import type { Making } from './making';
 import { damageLeft, edgeHere, keennessNow, type Scored, scoredAt, sharpScores } from './scoring';
 import { typicalBlade } from './typicalBlade';
@@ -96,8 +96,10 @@ export function ownedKnives(making: Making): OwnedKnife[] {
     const { type, blade } = known;
     const enough = type.role === 'table' && tableKnives >= kitchen.seats;
     const sharp = withoutChipped(sharpScores(blade, making), index, making);
-    const made = (keenness: number, left: number, edge: EdgeLife) =>
-      forItsUsers(atTable({ ...scoredAt(sharp, keenness, left, making), edge }, enough, making), owned, index, making);
+    const made = (keenness: number, left: number, edge: EdgeLife) => {
+      const as = { ...scoredAt(sharp, keenness, left, making), edge };
+      return forItsUsers(enough ? as : onTheBoard(as, making), owned, index, making);
+    };
     const edge = edgeHere(blade, making, sharp);
     const kept = service ? edgeHere(blade, { ...making, care: service }, sharp) : edge;
     const now = made(keennessNow(owned.condition, edge.averageKeenness), damageLeft(owned.condition), edge);

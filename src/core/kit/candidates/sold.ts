@@ -7,7 +7,7 @@ import { isAllRound } from './kinds';
 import { scored } from './scoring';
 import type { Candidate } from './candidate';
 import { type Making, sharpeningMinor } from './making';
-import { atTable } from './atTable';
+import { onlyAtTable, onTheBoard } from './atTable';
 import { dislike } from './dislike';
 import { isAllowed, isBuyable } from './allowed';
 
@@ -28,8 +28,9 @@ export function candidateFor(making: Making, model: BladeModel): Candidate | nul
   if (tooAcute && unsharpened && !kitchen.limits.must.includes(model.id)) return null;
   const isTable = type.role === 'table';
   const served = service && isSharpened(model) && !isTable;
-  const plain = atTable(scored(blade, making), isTable, making);
-  const best = served ? atTable(scored(blade, { ...making, care: service }), isTable, making) : plain;
+  const here = isTable ? onlyAtTable : onTheBoard;
+  const plain = here(scored(blade, making), making);
+  const best = served ? here(scored(blade, { ...making, care: service }), making) : plain;
   const each = convertMinor(model.priceMinor, model.currency, currency);
   const serviceMinor = served ? EDGE.visits.service.value * event : 0;
   const regrindMinor = tooAcute ? event : 0;
