@@ -127,7 +127,7 @@ export const FIT = {
     least: c(10, 'mm', 'edge that is always reckoned with', 'geometry'),
     short: c(0.6, 'level', 'short food in a draw or a saw', 'house judgement'),
     onBoard: c(0.5, 'level', 'long food pressed on the board', 'house judgement'),
-    alongBone: c(0.25, 'level', 'along a frame strokes follow one another unseen', 'trade practice'),
+    alongBone: c(0.25, 'level', 'along a frame or a skin strokes follow one another unseen', 'trade practice'),
   },
   span: {
     stack: c(45, 'mm', 'edge wanted beside the food for heaps and a second piece', 'trade practice'),

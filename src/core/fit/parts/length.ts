@@ -21,15 +21,18 @@ export function strokes(lengthMm: number, task: Task, sawing: boolean): number {
   return wanted / Math.max(r.least.value, lengthMm - r.tipLoss.value);
 }
 
+/** Along a frame, and between flesh and skin, strokes follow one another unseen. */
+const followsUnseen = ({ load, motions, flexible, clean }: Task): boolean =>
+  (load >= FIT.joint.from.value && motions.includes('tip')) || (flexible && clean <= 1);
+
 export const reach: Part = {
   id: 'reach',
   restsOn: 'task',
   name: 'Reach',
   about: 'Strokes needed to draw through the food: one clean stroke is best.',
-  // along a frame strokes follow one another unseen
   level: (task, mode) =>
     (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : r.short.value) : task.long ? r.onBoard.value : 0) *
-    (task.load >= FIT.joint.from.value && task.motions.includes('tip') ? r.alongBone.value : 1),
+    (followsUnseen(task) ? r.alongBone.value : 1),
   value: (b, task, _cook, mode) =>
     Math.min(1, Math.pow(strokes(b.blade.lengthMm, task, mode.id === 'saw'), -r.perStroke.value)),
   why: (b, task, _cook, mode) => {

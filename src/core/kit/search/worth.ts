@@ -72,8 +72,15 @@ const dearer = (priceMinor: number, { pointMinor }: MoneyScale): number =>
 const leastAgain = ({ type }: Candidate): number =>
   isAllRound(type) ? WORTH.secondGeneral.value : WORTH.secondOfType.value;
 
-/** The kind of work of which a step is a second piece where another is there, as text; null where there is none. */
-export const pieceKind = (step: Candidate): string | null => (step.action === 'buy' ? kindOfWork(step) : null);
+/**
+ * The kind of work of which a step is a second piece where another is bought, as text; null where there is none. Of long slicers one is bought first,
+ * whether it slices raw or cooked.
+ */
+export function pieceKind(step: Candidate): string | null {
+  if (step.action !== 'buy') return null;
+  const kind = kindOfWork(step);
+  return kind === 'raw-slices' ? 'slicer' : kind;
+}
 
 /**
  * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: the same for each of a kind, so that a dear one does not
