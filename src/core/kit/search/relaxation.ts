@@ -1,5 +1,7 @@
 import type { Choice, Problem } from './problem';
 import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
+import { type PlaceClass, classesOf } from './placeClasses';
+import { SecondPieces } from './secondPieces';
 import { KitValue, filledKit } from './value';
 import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
 
@@ -8,14 +10,6 @@ const MONEY_SCALE = 0.5;
 
 /** Slack where shares of the budget are summed: far below one minor unit. */
 const CENTLESS = 1e-12;
-
-/** Places that accept the same candidates, filled in any order. */
-interface PlaceClass {
-  /** Indices of the problem's places. */
-  places: number[];
-  fits: readonly number[];
-  required: boolean;
-}
 
 /** A candidate taken, and the class of places it was taken for. */
 export interface Taken {
@@ -95,15 +89,7 @@ export class Relaxation {
   /** Worth of each candidate as the first of its kind in the kit. */
   readonly worth: Float64Array;
   private readonly worthAgain: Float64Array[];
-  /** What each open candidate pays as a second piece of its kind. */
-  private readonly pays: Float64Array;
-  /** Kinds by number; −1 where a second piece costs nothing more. */
-  private readonly kindOf: Int32Array;
-  /** By kind: the largest such cost taken, the largest open one, and which open candidate is spared or stands next. */
-  private readonly levels: Float64Array;
-  private readonly largest: Float64Array;
-  private readonly firsts: Int32Array;
-  private readonly nexts: Int32Array;
+  private readonly seconds: SecondPieces;
   chosen: (Taken & { copy: number })[] = [];
   /** Figures compared so far, in candidates × roles: what the searching has cost. */
   work = 0;
@@ -133,15 +119,7 @@ export class Relaxation {
     this.scale = new Float64Array([...weights, MONEY_SCALE]);
     this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
-    this.pays = new Float64Array(candidates.length);
-    const kinds = [...new Set(this.kinds.filter((kind) => kind !== null))];
-    this.kindOf = new Int32Array(
-      this.kinds.map((kind, i) => ((this.surcharges[i] ?? 0) > 0 && kind !== null ? kinds.indexOf(kind) : -1)),
-    );
-    this.levels = new Float64Array(kinds.length);
-    this.largest = new Float64Array(kinds.length);
-    this.firsts = new Int32Array(kinds.length);
-    this.nexts = new Int32Array(kinds.length);
+    this.seconds = new SecondPieces(this.kinds, this.surcharges);
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -339,61 +317,9 @@ export class Relaxation {
     }
   }
 
-  /**
-   * Takes from the worths of a class what second pieces of their kinds cost. Where none of a kind is taken yet one of those chosen will be spared:
-   * at best the one whose worth without that cost is largest, or, beside it, one whose cost is larger still. `worth` keeps what each could come to.
-   */
-  private payForKinds(node: Decided, at: number): void {
-    const { levels, firsts, nexts, largest, kindOf, worth, pays } = this;
-    levels.fill(0);
-    for (const { candidate } of node.taken) {
-      const k = kindOf[candidate] ?? -1;
-      if (k >= 0) levels[k] = Math.max(levels[k] ?? 0, this.surcharges[candidate] ?? 0);
-    }
-    firsts.fill(-1);
-    nexts.fill(-1);
-    largest.fill(0);
-    const open = node.open[at] ?? [];
-    for (const i of open) {
-      const k = kindOf[i] ?? -1;
-      const extra = this.surcharges[i] ?? 0;
-      const level = k >= 0 ? (levels[k] ?? 0) : 0;
-      pays[i] = level > 0 ? Math.min(extra, level) : k >= 0 ? extra : 0;
-      if (k < 0 || level > 0) continue;
-      if (extra > (largest[k] ?? 0)) largest[k] = extra;
-      const first = firsts[k] ?? -1;
-      if (first < 0 || (worth[i] ?? 0) > (worth[first] ?? 0)) firsts[k] = i;
-    }
-    for (const i of open) {
-      const k = kindOf[i] ?? -1;
-      if (k < 0 || (levels[k] ?? 0) > 0 || firsts[k] === i) continue;
-      const next = nexts[k] ?? -1;
-      if (next < 0 || (worth[i] ?? 0) - (pays[i] ?? 0) > (worth[next] ?? 0) - (pays[next] ?? 0)) nexts[k] = i;
-    }
-  }
-
-  /** What a candidate chosen as the first of its copies comes to beside the others of its kind. */
-  private asChosen(i: number): number {
-    const worth = this.worth[i] ?? 0;
-    const pays = this.pays[i] ?? 0;
-    const k = this.kindOf[i] ?? -1;
-    if (k < 0 || (this.levels[k] ?? 0) > 0) return worth - pays;
-    const first = this.firsts[k] ?? -1;
-    if (first === i) return worth;
-    return worth - pays + (this.nexts[k] === i ? (this.largest[k] ?? 0) - (this.pays[first] ?? 0) : 0);
-  }
-
-  /** Leaves in `worth` the most each open candidate can come to, whatever of its kind is chosen beside it. */
-  private keepMost(open: readonly number[]): void {
-    for (const i of open) {
-      const k = this.kindOf[i] ?? -1;
-      const spared = k >= 0 && (this.levels[k] ?? 0) === 0 ? (this.largest[k] ?? 0) : 0;
-      this.worth[i] = Math.max(this.asChosen(i), (this.worth[i] ?? 0) - (this.pays[i] ?? 0) + spared);
-    }
-  }
-
   /** Takes the largest worths for the places of a class that are still empty. */
   private pick(node: Decided, each: PlaceClass, at: number, counted: Map<number, number>): number {
+    const { seconds } = this;
     const places = this.roomFor(node.taken, at);
     const top: { value: number; candidate: number; copy: number }[] = [];
     const offer = (value: number, candidate: number, copy: number) => {
@@ -406,18 +332,20 @@ export class Relaxation {
       if (top.length > places) top.pop();
     };
     if (places > 0) {
-      this.payForKinds(node, at);
-      for (const i of node.open[at] ?? []) {
+      const open = node.open[at] ?? [];
+      seconds.lay(node.taken, open, this.worth);
+      for (const i of open) {
         const had = counted.get(i) ?? 0;
         const most = each.required ? places : Math.min(places, this.copies - had);
         for (let c = 0; c < most; c++) {
           const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
-          const value = c === 0 ? this.asChosen(i) : worth - (this.pays[i] ?? 0);
+          const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
           if (c > 0 && !each.required && value <= 0) break;
           offer(value, i, Math.min(c + had, this.copies - 1));
         }
       }
-      this.keepMost(node.open[at] ?? []);
+      // the worths keep the most each can come to
+      for (const i of open) this.worth[i] = seconds.atMost(i, this.worth[i] ?? 0);
     }
     let sum = 0;
     for (const { value, candidate, copy } of top) {
@@ -459,15 +387,4 @@ export class Relaxation {
       ),
     );
   }
-}
-
-function classesOf(problem: Problem): PlaceClass[] {
-  const classes = new Map<string, PlaceClass>();
-  problem.places.forEach(({ fits, required }, place) => {
-    const key = `${required}:${fits.join()}`;
-    const known = classes.get(key);
-    if (known) known.places.push(place);
-    else classes.set(key, { places: [place], fits, required });
-  });
-  return [...classes.values()];
 }
