@@ -1,9 +1,10 @@
 import { Button } from '@mantine/core';
 import { useReducedMotion } from '@mantine/hooks';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
 import type { SeenCut } from '../../workers/trying';
+import { useAsked } from '../shared/useAsked';
 import { useLengths } from '../shared/units';
 import { Stage, viewOf } from './Stage';
 import { usePlayer } from './usePlayer';
@@ -19,22 +20,15 @@ export default function CutView({
   targets: readonly Target[];
   task: string;
 }) {
-  const [seen, setSeen] = useState<{ key: string; cuts: (SeenCut | null)[] } | null>(null);
   const key = JSON.stringify([targets, task]);
-  useEffect(() => {
-    let stale = false;
-    Promise.all(targets.map((target) => worker.cut(target, task))).then(
-      (cuts) => {
-        if (!stale) setSeen({ key, cuts });
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
-    };
+  const ask = useCallback(
+    async () => ({ key, cuts: await Promise.all(targets.map((target) => worker.cut(target, task))) }),
     // the key stands for targets and task
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, worker]);
+    [key, worker],
+  );
+  const { found: seen, trouble } = useAsked(ask);
+  if (trouble) return <p role="alert">{trouble}</p>;
   if (seen?.key !== key) return <p className="faded">Drawing the cut…</p>;
   return <Cuts key={key} cuts={seen.cuts} />;
 }

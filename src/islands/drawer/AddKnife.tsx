@@ -1,7 +1,7 @@
 import { Button, NativeSelect, Select } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { typeNames } from '../../../data/names';
 import { typeBlurbs, usualLengths } from '../../../data/typeFacts';
 import type { BladeModel } from '../../core/blade/schema';
@@ -9,6 +9,7 @@ import type { OwnedFile } from '../../core/formats/kitchenFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Choice } from '../shared/Field';
 import { Picks } from '../shared/Picks';
+import { useTypical } from '../shared/useTypical';
 import { LengthSlider } from './LengthSlider';
 import css from './DrawerView.module.css';
 
@@ -50,21 +51,6 @@ interface Props {
   models: BladeModel[];
   full: boolean;
   onAdd: (knife: OwnedFile) => void;
-}
-
-/** The middling blade of a kind at a length, once the worker has it. */
-function useTypical(worker: Remote<KitchenWorker>, type: string, lengthMm: number): BladeModel | null {
-  const [typical, setTypical] = useState<BladeModel | null>(null);
-  useEffect(() => {
-    let stale = false;
-    void worker.typical([{ type, lengthMm }]).then(([blade]) => {
-      if (!stale && blade) setTypical(blade);
-    });
-    return () => {
-      stale = true;
-    };
-  }, [type, lengthMm, worker]);
-  return typical;
 }
 
 /** One owned knife added fast: its kind, its length on a drawn blade, its edge by a plain test, and how often it is used. */

@@ -1,12 +1,13 @@
 import { NativeSelect, Switch, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { MatchTable } from '../../workers/stock';
 import { scoreWord } from '../../core/fit/words';
 import { Dress } from '../shared/Dress';
 import { KitchenMast } from '../shared/KitchenMast';
+import { useAsked } from '../shared/useAsked';
 import { useKitchenWorker } from '../shared/useKitchenWorker';
 import { Working } from '../shared/Working';
 import { arrange, BLADE_ORDERS, ROLE_NAMES, TASK_ORDERS, type Arrangement } from './arrange';
@@ -38,17 +39,11 @@ export default function MatchView({ stored }: { stored: StoredKitchen }) {
 const FIRST: Arrangement = { tasks: 'load', blades: 'worth', role: 'all', search: '', mineOnly: true, keptOnly: false };
 
 function useTable(stored: StoredKitchen, worker: Remote<KitchenWorker>) {
-  const [table, setTable] = useState<MatchTable | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  useEffect(() => {
-    worker
-      .load()
-      .then(() => worker.match(stored.kitchen))
-      .then(setTable)
-      .catch((error: unknown) =>
-        setTrouble(error instanceof Error ? error.message : 'The match could not be worked out.'),
-      );
+  const ask = useCallback(async () => {
+    await worker.load();
+    return worker.match(stored.kitchen);
   }, [worker, stored.kitchen]);
+  const { found: table, trouble } = useAsked(ask);
   return { table, trouble };
 }
 

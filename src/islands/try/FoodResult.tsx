@@ -1,13 +1,13 @@
 import { Button } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Plan } from '../../core/formats/planFile';
 import type { BenchTrialFile } from '../../core/formats/trialsFile';
 import type { Comparison } from '../../core/trial/paired';
 import { resultOf } from '../../core/trial/result';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { changesBetween } from '../shared/changes';
+import { useAsked } from '../shared/useAsked';
 import type { Answer } from '../shared/usePlanner';
 import { day, taskName } from '../shared/words';
 import css from './FoodView.module.css';
@@ -104,21 +104,15 @@ function ByFood({ tasks, names }: { tasks: ReturnType<typeof resultOf>['tasks'];
 
 /** What a trial changed in the plan: against the plan of the same kitchen without it; null while that is worked out. */
 function useChanges(kitchen: KitchenFile, trial: BenchTrialFile, answer: Answer, worker: Remote<KitchenWorker>) {
-  const [found, setFound] = useState<{ of: Plan; changes: string[] } | null>(null);
-  useEffect(() => {
-    if (!answer.final) return;
-    let stale = false;
+  const ask = useMemo(() => {
+    if (!answer.final) return null;
     const bench = kitchen.trials?.bench?.filter((each) => each !== trial);
-    worker.beside({ ...kitchen, trials: { ...kitchen.trials, bench } }).then(
-      (without) => {
-        if (!stale && without) setFound({ of: answer.plan, changes: changesBetween(without.plan, answer.plan) });
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
+    return async () => {
+      const without = await worker.beside({ ...kitchen, trials: { ...kitchen.trials, bench } });
+      return without && { of: answer.plan, changes: changesBetween(without.plan, answer.plan) };
     };
   }, [kitchen, trial, answer, worker]);
+  const { found } = useAsked(ask);
   return found?.of === answer.plan ? found.changes : null;
 }
 

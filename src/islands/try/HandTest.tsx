@@ -17,6 +17,7 @@ import { asClock } from '../shared/words';
 import { CheckDrawing } from './CheckDrawing';
 import { holderOf, nameOfTest, roleOf } from './handTests';
 import { HandVerdict, inThePlan } from './HandVerdict';
+import { useTypical } from '../shared/useTypical';
 import css from './HandView.module.css';
 
 const SECONDS = 60 * TRIAL.hand.minutes.value;
@@ -27,21 +28,7 @@ function useTestBlade(
   catalogue: ReadonlyMap<string, BladeModel>,
   worker: Remote<KitchenWorker>,
 ): BladeModel | null {
-  const [typical, setTypical] = useState<BladeModel | null>(null);
-  const { type, lengthMm } = label ?? {};
-  useEffect(() => {
-    if (type === undefined) return;
-    let stale = false;
-    worker.typical([{ type, ...(lengthMm === undefined ? {} : { lengthMm }) }]).then(
-      ([blade]) => {
-        if (!stale && blade) setTypical(blade);
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
-    };
-  }, [type, lengthMm, worker]);
+  const typical = useTypical(worker, label?.type, label?.lengthMm);
   return catalogue.get(model ?? '') ?? typical;
 }
 

@@ -1,6 +1,6 @@
 import { Button, NativeSelect } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { WISHES } from '../../core/formats/kitchenWords';
 import { fromMinor } from '../../core/money/currency';
@@ -10,6 +10,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { useLengths } from '../shared/units';
+import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import { Working } from '../shared/Working';
 import { money, percent, typeName } from '../shared/words';
@@ -53,22 +54,10 @@ export default function WishView({ stored }: { stored: StoredKitchen }) {
 
 /** The models by these wishes, once the worker has them. */
 function useWished({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
-  const { catalogue, trouble } = useCatalogue(worker);
-  const [found, setFound] = useState<WishedModel[] | null>(null);
-  useEffect(() => {
-    if (!catalogue) return;
-    let stale = false;
-    worker.wished(kitchen).then(
-      (models) => {
-        if (!stale) setFound(models);
-      },
-      () => undefined,
-    );
-    return () => {
-      stale = true;
-    };
-  }, [kitchen, catalogue, worker]);
-  return { found, trouble };
+  const { catalogue, trouble: noCatalogue } = useCatalogue(worker);
+  const ask = useMemo(() => catalogue && (() => worker.wished(kitchen)), [kitchen, catalogue, worker]);
+  const { found, trouble } = useAsked(ask);
+  return { found, trouble: noCatalogue ?? trouble };
 }
 
 function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
