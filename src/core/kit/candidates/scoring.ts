@@ -19,7 +19,7 @@ export interface Scoring {
   care: EdgeCare;
   /** How many work at once and share the minutes. */
   atOnce: number;
-  /** Rows carry the mean of the hands behind the hands: three or more may be at one kind of work. */
+  /** Rows carry the mean of the hands behind the hands: more may be at one kind of work than are served each for their own. */
   pooled: boolean;
 }
 

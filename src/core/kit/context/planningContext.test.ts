@@ -6,8 +6,10 @@ import { bladeModelSchema } from '../../blade/schema';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import { anyKitchen, wildKitchen } from '../../testing/arbitrary';
 import { contextOf, fileOf, modelNamed } from '../../testing/trade';
+import { chooseKit, QUICK } from '../search/choose';
+import { kitOf } from '../search/coverage';
 import { withoutDominated } from '../search/dominance';
-import { kindOfWork } from '../candidates/kinds';
+import { isAllRound, kindOfWork } from '../candidates/kinds';
 import { PEOPLE, SCORE_WORDS, UPKEEP, WORTH } from '../../constants';
 import { crowdAt, workShares } from '../demand/crowds';
 import { isSchoolTool, schoolPlaces } from './schools';
@@ -219,6 +221,25 @@ describe('what a kit is measured against', () => {
     expect(many.hands).toHaveLength(PEOPLE.classes.value);
     expect(many.hands.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
     expect(many.pooled).toBe(true);
+  });
+
+  test('three of different hands at once are served each for their own: three general knives of three lengths', () => {
+    const file = { cooks: [165, 188, 210].map((handLengthMm) => ({ handLengthMm })), cooksAtOnce: 3 };
+    const context = contextOf({ ...file, budget: { total: 400 }, limits: { maxKnives: 8 } });
+    expect(context.pooled).toBe(false);
+    const { states } = context.problem.demand;
+    const onions = context.loads.findIndex((l) => l.task.id === 'onion-dice');
+    const apart = states.filter(({ task, same }) => task === onions && !same).map(({ roles: each }) => each.length);
+    expect(apart).toEqual([2, 2, 2, 3]);
+    const covered = states.flatMap((s) => (s.rescue ? [] : s.roles.map((r) => r.weight)));
+    expect(covered.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+    const lengths = kitOf(context.problem, chooseKit(context.problem, QUICK).choice)
+      .filter(({ type }) => isAllRound(type))
+      .map(({ blade }) => blade?.blade.lengthMm ?? 0)
+      .sort((a, b) => a - b);
+    expect(lengths).toHaveLength(3);
+    const [short = 0, middle = 0, long = 0] = lengths;
+    expect([middle - short, long - middle].every((further) => further >= 15)).toBe(true);
   });
 
   test('weights add up, and what no knife should do weighs nothing', () => {

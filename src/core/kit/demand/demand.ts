@@ -4,8 +4,11 @@ import { workKind } from '../../cutting/work';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { crowdAt, workShares } from './crowds';
 import type { Demand, State } from './types';
-import { type Hand, isPooled } from './hands';
+import { apartAtMost, type Hand, isPooled } from './hands';
 import { rescued } from './rescue';
+
+/** So many people at a task, each wanting a knife. */
+type Moment = Pick<State, 'roles' | 'same'>;
 
 const RAW = ['Raw meat and poultry', 'Fish and shellfish'];
 
@@ -32,9 +35,30 @@ function alike(column: number, crowd: readonly number[], backup: number): State[
   return shares.map((share) => ({ column, weight: share / kept }));
 }
 
+/** Every choice of so many of a list, in its order. */
+const choices = <T>([first, ...rest]: readonly T[], many: number): T[][] =>
+  many === 0
+    ? [[]]
+    : first === undefined
+      ? []
+      : [...choices(rest, many - 1).map((some) => [first, ...some]), ...choices(rest, many)];
+
+/** Moments at which so many people of different hands meet, each as often as they do; `share`: what one of them counts of all. */
+function meeting(hands: readonly Hand[], many: number, share: number, columnOf: (hand: number) => number): Moment[] {
+  const met = choices([...hands.keys()], many).map((some) => ({
+    some,
+    chance: some.reduce((product, h) => product * (hands[h]?.share ?? 0), 1),
+  }));
+  const all = met.reduce((sum, { chance }) => sum + chance, 0);
+  return met.map(({ some, chance }) => ({
+    same: false,
+    roles: some.map((h) => ({ column: columnOf(h), weight: (share * chance) / all })),
+  }));
+}
+
 /**
- * States of one task for different hands: each alone; two at once, every two of different hands as often as they meet; and three or more, whose
- * knives are judged by the mean of the hands.
+ * States of one task for different hands: each alone; two or three at once, every two or three of different hands as often as they meet; and more
+ * than there are hands or than three, whose knives are judged by the mean of the hands.
  */
 function different(
   hands: readonly Hand[],
@@ -42,9 +66,10 @@ function different(
   pooled: number,
   crowd: readonly number[],
   backup: number,
-): Pick<State, 'roles' | 'same'>[] {
+): Moment[] {
   const total = crowd.reduce((sum, chance, k) => sum + (k + 1) * chance, 0);
-  const [one = 0, two = 0, ...more] = crowd.map((chance) => chance / total);
+  const shares = crowd.map((chance) => chance / total);
+  const [one = 0] = shares;
   const alone = hands.map(({ share }, h) => ({
     same: true,
     roles: [
@@ -52,20 +77,16 @@ function different(
       { column: columnOf(h), weight: one * share * backup },
     ],
   }));
-  const meetings = hands.flatMap((a, i) =>
-    hands.slice(i + 1).map((b, j) => ({ i, j: i + 1 + j, chance: a.share * b.share })),
-  );
-  const meet = meetings.reduce((sum, { chance }) => sum + chance, 0);
-  const pairs = meetings.map(({ i, j, chance }) => ({
-    same: false,
-    roles: [i, j].map((h) => ({ column: columnOf(h), weight: (two * chance) / meet })),
-  }));
-  const atLeast = [0, 1, 2, ...more.map((_, k) => k + 3)].slice(0, more.length + 2);
-  const crowded = atLeast
-    .map((_, k) => more.reduce((sum, chance, m) => sum + (m + 3 > k ? chance : 0), 0))
+  const apart = apartAtMost(hands);
+  const meetings = shares
+    .slice(1, apart)
+    .flatMap((share, k) => (share > 0 ? meeting(hands, k + 2, share, columnOf) : []));
+  const more = shares.slice(apart);
+  const crowded = shares
+    .map((_, k) => more.reduce((sum, share, m) => sum + (m + apart + 1 > k ? share : 0), 0))
     .filter((weight) => weight >= PEOPLE.leastRole.value)
     .map((weight) => ({ column: pooled, weight }));
-  return [...alone, ...(two > 0 ? pairs : []), ...(crowded.length > 0 ? [{ same: true, roles: crowded }] : [])];
+  return [...alone, ...meetings, ...(crowded.length > 0 ? [{ same: true, roles: crowded }] : [])];
 }
 
 /** What a kitchen's kit is measured against, for its hands and loads. `rescueWorth`: what rescued weekly work weighs in the choice, coverage. */
@@ -85,7 +106,7 @@ export function demandOf(
     const share = load.weight / total;
     const backup = besides(load, kitchen.tastes.rawMeat);
     const crowd = crowdAt(workKind(load.task), shares, kitchen.cooksAtOnce, cooks);
-    const moments: Pick<State, 'roles' | 'same'>[] =
+    const moments: Moment[] =
       hands.length === 1
         ? [{ roles: alike(t, crowd, backup), same: true }]
         : different(hands, (h) => h * T + t, hands.length * T + t, crowd, backup);

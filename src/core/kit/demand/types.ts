@@ -6,7 +6,7 @@ export interface Role {
 
 /**
  * A moment at a task: so many people at it at once, each served by a knife of their own. `same`: all read one column and count less one
- * after another, so that the best knives serve in order; otherwise it is two people of different hands.
+ * after another, so that the best knives serve in order; otherwise it is two or three people of different hands.
  */
 export interface State {
   task: number;

@@ -53,7 +53,7 @@ function candidate(
   };
 }
 
-/** Moments at a task: one or several alike, whose knives count less one after another, or two people of different hands. */
+/** Moments at a task: one or several alike, whose knives count less one after another, or two or three people of different hands. */
 function anyStates(random: Random, T: number, weight: (t: number) => number): State[] {
   return Array.from({ length: T }, (_, t): State[] => {
     const w = weight(t);
@@ -61,7 +61,8 @@ function anyStates(random: Random, T: number, weight: (t: number) => number): St
     const rescue: State[] =
       random() < 0.3 ? [{ task: t, same: true, rescue: true, roles: [{ column: t, weight: 0.1 }] }] : [];
     if (random() < 0.3 && T > 2) {
-      const roles = [t, (t + 1) % T].map((column) => ({ column, weight: w / 2 }));
+      const people = T > 3 && random() < 0.5 ? 3 : 2;
+      const roles = Array.from({ length: people }, (_, k) => ({ column: (t + k) % T, weight: w / people }));
       return [{ task: t, same: false, rescue: false, roles }, ...rescue];
     }
     const count = 1 + below(random, 4);

@@ -36,20 +36,20 @@ const NOTHING: InRoles = {
 
 const NOBODY: number[] = [];
 
-/** The rows that can serve a pair of roles at best: the two best for each, by index. */
-function bestTwo(rows: readonly Float64Array[], first: number): number[] {
+/** The rows that can serve the roles of a state at best: of each role as many of its best as there are roles, by index. */
+function bestFew(rows: readonly Float64Array[], first: number, end: number): number[] {
   const found: number[] = [];
-  for (const r of [first, first + 1]) {
-    let best = -1;
-    let second = -1;
+  const best = [-1, -1, -1];
+  for (let r = first; r < end; r++) {
+    best.fill(-1);
     for (let i = 0; i < rows.length; i++) {
-      const f = rows[i]?.[r] ?? 0;
-      if (best < 0 || f > (rows[best]?.[r] ?? 0)) {
-        second = best;
-        best = i;
-      } else if (second < 0 || f > (rows[second]?.[r] ?? 0)) second = i;
+      const figure = rows[i]?.[r] ?? 0;
+      let k = end - first;
+      while (k > 0 && ((best[k - 1] ?? -1) < 0 || (rows[best[k - 1] ?? 0]?.[r] ?? 0) < figure)) k--;
+      for (let moved = end - first - 1; moved > k; moved--) best[moved] = best[moved - 1] ?? -1;
+      if (k < end - first) best[k] = i;
     }
-    for (const i of [best, second]) if (i >= 0 && !found.includes(i)) found.push(i);
+    for (const i of best) if (i >= 0 && !found.includes(i)) found.push(i);
   }
   return found;
 }
@@ -180,7 +180,7 @@ export class Relaxation {
       if (i >= this.problem.owned.length || !replaced.includes(i)) put(row);
     });
     for (const { candidate } of taken) put(this.rows[candidate]?.figures ?? NO_ROW);
-    const serving = states.map(({ same }, s) => (same ? NOBODY : bestTwo(there, from[s] ?? 0)));
+    const serving = states.map(({ same }, s) => (same ? NOBODY : bestFew(there, from[s] ?? 0, from[s + 1] ?? 0)));
     return { tops, there, serving };
   }
 

@@ -49,26 +49,39 @@ test('the value of a kit is Σ w·[(1 − c)·f1 + c·f2], and gain is the diffe
   );
 });
 
-test('two people of different hands at once get the best two knives, one each', () => {
+/** The best that different rows come to in the roles of one moment, one each. */
+function bestAssigned(rows: readonly number[][], roles: readonly number[]): number {
+  const [column, ...others] = roles;
+  if (column === undefined) return 0;
+  return rows.reduce(
+    (most, row, i) =>
+      Math.max(
+        most,
+        (row[column] ?? 0) / 6 +
+          bestAssigned(
+            rows.filter((_, k) => k !== i),
+            others,
+          ),
+      ),
+    bestAssigned(rows, others),
+  );
+}
+
+test('two or three people of different hands at once get the best knives there are, one each', () => {
   fc.assert(
-    fc.property(fc.array(row(2), { minLength: 1, maxLength: 6 }), (rows) => {
-      const roles = [0, 1].map((column) => ({ column, weight: 0.5 }));
-      const states = [{ task: 0, same: false, rescue: false, roles }];
-      const kit = new KitValue({ columns: 2, states, weights: Float64Array.from([1]), total: 1 });
+    fc.property(fc.constantFrom(2, 3), fc.array(row(3), { minLength: 1, maxLength: 6 }), (people, rows) => {
+      const columns = Array.from({ length: people }, (_, column) => column);
+      const states = [
+        { task: 0, same: false, rescue: false, roles: columns.map((column) => ({ column, weight: 1 / 6 })) },
+      ];
+      const kit = new KitValue({ columns: 3, states, weights: Float64Array.from([1]), total: 1 });
       rows.forEach((r, i) => {
         const gain = kit.gain(Float64Array.from(r));
         const before = kit.value();
         expect(kit.add(Float64Array.from(r)).value()).toBeCloseTo(before + gain, 9);
-        let best = 0;
-        for (let a = 0; a <= i; a++)
-          for (let b = 0; b <= i; b++)
-            best = Math.max(
-              best,
-              0.5 * (rows[a]?.[0] ?? 0) + (a === b ? 0 : 0.5 * (rows[b]?.[1] ?? 0)),
-              0.5 * (rows[b]?.[1] ?? 0),
-            );
-        expect(kit.value()).toBeCloseTo(best, 9);
+        expect(kit.value()).toBeCloseTo(bestAssigned(rows.slice(0, i + 1), columns), 9);
       });
+      expect(kit.clear().value()).toBe(0);
     }),
   );
 });

@@ -1,25 +1,5 @@
 import type { Demand, Role } from '../demand/types';
-
-/** Figures kept of two roles served by two different rows: the best and second of each, and which row each best comes from. */
-const KEPT = 6;
-
-/** Keeps a row's figures for the two roles of the pair that begins at `at`. */
-function keep(kept: Float64Array, at: number, one: number, other: number, row: number): void {
-  for (let k = at, figure = one; k <= at + 3; k += 3, figure = other) {
-    if (figure > (kept[k] ?? 0)) {
-      kept[k + 1] = kept[k] ?? 0;
-      kept[k] = figure;
-      kept[k + 2] = row;
-    } else if (figure > (kept[k + 1] ?? 0)) kept[k + 1] = figure;
-  }
-}
-
-/** Worth of the pair that begins at `at`: the best assignment of two rows to its roles. */
-function pairAt(kept: Float64Array, at: number): number {
-  const [a1, a2] = [kept[at] ?? 0, kept[at + 1] ?? 0];
-  const [b1, b2] = [kept[at + 3] ?? 0, kept[at + 4] ?? 0];
-  return kept[at + 2] !== kept[at + 5] ? a1 + b1 : Math.max(a1 + b2, a2 + b1);
-}
+import { Meetings } from './meetings';
 
 /** A demand as flat arrays: worked out once. */
 interface Layout {
@@ -29,7 +9,8 @@ interface Layout {
   isRescue: Uint8Array;
   /** Weight of each of their roles. */
   weights: Float64Array;
-  pairs: readonly (readonly [Role, Role])[];
+  /** Roles of the states of people of different hands. */
+  meetings: readonly (readonly Role[])[];
 }
 
 const layouts = new WeakMap<Demand, Layout>();
@@ -46,9 +27,7 @@ function layoutOf(demand: Demand): Layout {
     starts,
     isRescue: new Uint8Array(same.map(({ rescue }) => Number(rescue))),
     weights: new Float64Array(same.flatMap(({ roles }) => roles.map((role) => role.weight))),
-    pairs: states.flatMap(({ same: alike, roles: [one, other] }) =>
-      !alike && one && other ? [[one, other] as const] : [],
-    ),
+    meetings: states.flatMap((state) => (state.same ? [] : [state.roles])),
   };
   layouts.set(demand, layout);
   return layout;
@@ -63,27 +42,23 @@ export class KitValue {
   private readonly starts: Int32Array;
   private readonly isRescue: Uint8Array;
   private readonly weights: Float64Array;
-  private readonly pairs: Layout['pairs'];
+  private readonly meetings: Meetings;
   /** By role: the figure of the row that serves it. */
   private readonly tops: Float64Array;
-  private readonly paired: Float64Array;
-  private count = 0;
 
   constructor(demand: Demand) {
-    const { columns, starts, isRescue, weights, pairs } = layoutOf(demand);
+    const { columns, starts, isRescue, weights, meetings } = layoutOf(demand);
     this.columns = columns;
     this.starts = starts;
     this.isRescue = isRescue;
     this.weights = weights;
-    this.pairs = pairs;
+    this.meetings = new Meetings(meetings);
     this.tops = new Float64Array(weights.length);
-    this.paired = new Float64Array(KEPT * pairs.length);
   }
 
   clear(): this {
     this.tops.fill(0);
-    this.count = 0;
-    this.paired.fill(0);
+    this.meetings.clear();
     return this;
   }
 
@@ -100,28 +75,8 @@ export class KitValue {
         }
       }
     }
-    this.count++;
-    this.pairs.forEach(([one, other], p) =>
-      keep(
-        this.paired,
-        KEPT * p,
-        one.weight * (row[one.column] ?? 0),
-        other.weight * (row[other.column] ?? 0),
-        this.count,
-      ),
-    );
+    this.meetings.add(row);
     return this;
-  }
-
-  /** What one more row would add to a pair: it takes one role, and the best of the others the other. */
-  private pairGain(p: number, row: Float64Array): number {
-    const pair = this.pairs[p];
-    if (!pair) return 0;
-    const [one, other] = pair;
-    const at = KEPT * p;
-    const asOne = one.weight * (row[one.column] ?? 0) + (this.paired[at + 3] ?? 0);
-    const asOther = other.weight * (row[other.column] ?? 0) + (this.paired[at] ?? 0);
-    return Math.max(0, Math.max(asOne, asOther) - pairAt(this.paired, at));
   }
 
   /** Worth of the rows added so far; `rescues`: with what rescued work weighs in the choice. */
@@ -133,8 +88,7 @@ export class KitValue {
       const end = starts[s + 1] ?? 0;
       for (let k = starts[s] ?? 0; k < end; k++) sum += (weights[k] ?? 0) * (tops[k] ?? 0);
     }
-    for (let p = 0; p < this.pairs.length; p++) sum += pairAt(this.paired, KEPT * p);
-    return sum;
+    return sum + this.meetings.value();
   }
 
   /** How much one more row would add. */
@@ -162,8 +116,7 @@ export class KitValue {
         }
       }
     }
-    for (let p = 0; p < this.pairs.length; p++) sum += this.pairGain(p, row);
-    return sum;
+    return sum + this.meetings.gain(row);
   }
 }
 
