@@ -386,7 +386,7 @@ export const FIT = {
   comfort: {
     scale: c(28, 'mm', 'how far above the wanted band a board knife stops feeling right', 'house judgement'),
     shortScale: c(88, 'mm', 'how far below it: a short knife is slower, not unruly', 'house judgement'),
-    sliceScale: c(42, 'mm', 'how far above the wanted length a drawn one does', 'house judgement'),
+    sliceScale: c(60, 'mm', 'how far above the wanted length a drawn one does', 'house judgement'),
     corners: c(0.98, 'factor', 'uneased corners bite the finger that pinches them', 'trade practice'),
     heel: c(0.985, 'factor', 'a full bolster ends the edge before the heel', 'trade practice'),
     working: c(
