@@ -139,6 +139,7 @@ export const GUIDANCE = {
   standsInWithin: c(30, 'mm', 'how far off a set’s piece stands in for a knife of the plan', 'house judgement'),
   caution: c(5, 'load', 'work that can hurt a blade is named from here on', 'house judgement'),
   waitedFor: c(0.15, 'share', 'a knife waited for more often than this is wanted twice', 'house judgement'),
+  often: c(0.5, 'chance', 'from here on it happens often', 'house judgement'),
   cureAdds: c(10, 'score', 'what the cheapest way out of a struggle adds at least', 'house judgement'),
 } as const;
 

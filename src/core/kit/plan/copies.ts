@@ -14,6 +14,14 @@ const KINDS: readonly { kind: WorkKind; role: string; work: string }[] = [
   { kind: 'slicing', role: 'slicer', work: 'long slices' },
 ];
 
+/** How many of a kind are wanted together; `all`: the chance that everybody at work wants one. */
+function togetherInWords(wanted: number, atOnce: number, all: number): string {
+  if (wanted === 1) return 'one is seldom waited for';
+  if (wanted < atOnce) return `more than ${wanted} seldom want one together`;
+  const often = all >= GUIDANCE.often.value ? 'often' : 'now and then';
+  return `${often} ${atOnce === 2 ? 'both' : `all ${atOnce}`} want one together`;
+}
+
 /** How many knives of each kind are wanted where several work at once, and how many there are with the steps taken. */
 export function copiesWanted(context: PlanningContext, steps: readonly Candidate[]): NonNullable<Plan['copies']> {
   const { kitchen, loads, owned, cooks } = context;
@@ -33,7 +41,9 @@ export function copiesWanted(context: PlanningContext, steps: readonly Candidate
         (o) =>
           kindOfWork({ type: o.type, id: '' }) === role && o.owned.condition !== 'worn-out' && o.owned.keep === 'use',
       ).length + steps.filter((s) => s.action === 'buy' && kindOfWork(s) === role).length;
-    const why = `${n} at work at once, ${Math.round(100 * share)} % of the minutes ${work}: ${wanted === 1 ? 'one is seldom waited for' : `more than ${wanted} seldom want one together`}.`;
+    // a kind of which one would do and the kit does without is no lack
+    if (have === 0 && wanted === 1) return [];
+    const why = `${n} at work at once, ${Math.round(100 * share)} % of the minutes ${work}: ${togetherInWords(wanted, n, crowd[n - 1] ?? 0)}.`;
     return [{ role, wanted, have, why }];
   });
 }
