@@ -87,12 +87,10 @@ describe('gaps are filled', () => {
       expect(motions(none)).toEqual({ rock: 0.25, push: 0.25, pull: 0.25, chop: 0.25 });
   });
 
-  test('a cook without a name is the main one, the others are counted', () => {
-    expect(complete({ cooks: [{}, {}, { name: 'Bo' }] }).kitchen.cooks.map((c) => c.name)).toEqual([
-      'main',
-      'cook 2',
-      'Bo',
-    ]);
+  test('a single cook without a name is the main one, several are counted', () => {
+    const names = (cooks: { name?: string }[]) => complete({ cooks }).kitchen.cooks.map((c) => c.name);
+    expect(names([{}])).toEqual(['main']);
+    expect(names([{}, {}, { name: 'Bo' }])).toEqual(['cook 1', 'cook 2', 'Bo']);
   });
 
   test('own dishes or tasks say what is cooked: no cuisine is added to them', () => {

@@ -124,8 +124,11 @@ export function motionShares({ rock = 0, push = 0, pull = 0, chop = 0 }: CookFil
     : { rock: rock / total, push: push / total, pull: pull / total, chop: chop / total };
 }
 
-function completeCook(cook: CookFile, index: number, assumed: string[]): Cook {
-  const who = cook.name ?? (index === 0 ? 'main' : `cook ${index + 1}`);
+/** What a cook is called: by name, or by place among several. */
+const calledAmong = (cooks: readonly CookFile[], { name }: CookFile, index: number): string =>
+  name ?? (cooks.length > 1 ? `cook ${index + 1}` : 'main');
+
+function completeCook(cook: CookFile, who: string, assumed: string[]): Cook {
   const missing: string[] = [];
   const take = <T>(value: T | undefined, fallback: T, words: string): T => {
     if (value === undefined) missing.push(words);
@@ -326,7 +329,10 @@ export function completeKitchen(
   const assumed: string[] = [];
   // one after another: their sentences are told in this order
   const currency = completeCurrency(file, assumed);
-  const cooks = (file.cooks ?? [{}]).map((cook, i) => withTrials(completeCook(cook, i, assumed), i, file, reference));
+  const said = file.cooks ?? [{}];
+  const cooks = said.map((cook, i) =>
+    withTrials(completeCook(cook, calledAmong(said, cook, i), assumed), i, file, reference),
+  );
   const place = completePlace(file, assumed);
   const cooking = completeCooking(file, reference, assumed);
   const money = completeMoney(file, currency, assumed);

@@ -137,7 +137,7 @@ function OnTheRack({ kept: { ref, name, blade, order }, edge, id, currency, upda
 function Silhouette({ blade, owned }: { blade: Edges['knives'][number]['blade']; owned: boolean }) {
   const { drawing, place, width, height } = useMemo(() => placed(blade, false), [blade]);
   return (
-    <svg className={css.knife} viewBox={`-1 -1 ${Math.max(430, width) + 2} ${height + 2}`} aria-hidden="true">
+    <svg className={css.knife} viewBox={`-2 -2 ${Math.max(430, width) + 4} ${height + 4}`} aria-hidden="true">
       <Shapes drawing={drawing} place={place} line={1.2} owned={owned} />
     </svg>
   );

@@ -53,6 +53,26 @@ describe('what a step takes over', () => {
     expect(reasonsFor(context, chef, chef.scores, ADDS)[0]).toMatch(/^A second knife for the same work/);
   });
 
+  test('several at once with hands of their own: each general knife is told by whose length it is, and that it is one more', () => {
+    const file = { cooks: [{ handLengthMm: 160, name: 'Ida' }, { handLengthMm: 205 }], budget: { total: 400 } };
+    const { steps } = plan({ ...file, cooksAtOnce: 2 });
+    const generals = steps.filter(({ because }) => because.some((each) => each.includes('lies in the length')));
+    const told = (lengthMm: number | null | undefined) =>
+      generals.find((each) => each.lengthMm === lengthMm)?.because.join(' ');
+    const lengths = generals.map(({ lengthMm }) => lengthMm ?? 0).sort((a, b) => a - b);
+    expect(lengths.length).toBeGreaterThanOrEqual(2);
+    expect(told(lengths[0])).toMatch(/lies in the length Ida wants, \d+–\d+ mm\./);
+    expect(told(lengths.at(-1))).toMatch(/lies in the length cook 2 wants, \d+–\d+ mm\./);
+    const more = generals.filter(({ because }) => because[0]?.startsWith('For another pair of hands at the board'));
+    expect(more).toHaveLength(generals.length - 1);
+    // who takes turns shares one, and the length is that of all
+    expect(
+      plan(file)
+        .steps.map(({ because }) => because.join(' '))
+        .join(' '),
+    ).not.toMatch(/Ida wants|another pair/);
+  });
+
   test('reactive steel asks for wiping where nobody wipes during the work', () => {
     const id = 'umberlane-nakiri-170-clad-carbon';
     const said = (upkeep: 'wipes-after' | 'wipes-during') => {

@@ -1,7 +1,7 @@
 import { SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
-import { isReactive } from '../../fit/traits';
+import { type BladeTraits, isReactive } from '../../fit/traits';
 import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
 import { showMoney } from '../../money/currency';
@@ -59,9 +59,14 @@ export function reasonsFor(
   const over = takenOver(context, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
   const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
+  const takes = `akes over ${said}: ${taskNames(over.map(({ load }) => load))}.`;
   const sentences =
     over.length > 0
-      ? [`Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`]
+      ? [
+          isForOtherHands(context, step, minutes)
+            ? `For another pair of hands at the board, so that nobody waits; beside the others it t${takes}`
+            : `T${takes}`,
+        ]
       : [
           step.inSet
             ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
@@ -75,16 +80,7 @@ export function reasonsFor(
   sentences.push(...worthWords(context, step, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
-  if (step.action === 'buy' && isAllRound(step.type)) {
-    const { fromMm, toMm } = lengthWanted(context);
-    const { lengthMm } = blade.blade;
-    const off = lengthMm < fromMm ? fromMm - lengthMm : lengthMm > toMm ? lengthMm - toMm : 0;
-    sentences.push(
-      off === 0
-        ? `${lengthMm} mm lies in the length you want, ${fromMm}–${toMm} mm.`
-        : `${lengthMm} mm is ${off} mm ${lengthMm < fromMm ? 'under' : 'over'} the length you want, ${fromMm}–${toMm} mm${lengthMm < fromMm && workingLengthMm(blade) >= fromMm ? `; flat enough to work like ${Math.round(workingLengthMm(blade))} mm` : ''}.`,
-    );
-  }
+  if (step.action === 'buy' && isAllRound(step.type)) sentences.push(lengthWords(context, blade));
   const top = over[0];
   const prepared = top && context.tasks[top.index];
   if (top && prepared) {
@@ -99,6 +95,45 @@ export function reasonsFor(
   if (step.offer) sentences.push(step.offer);
   if (step.action === 'buy') sentences.push(...steelWords(context, step));
   return sentences;
+}
+
+/**
+ * Whether a general knife is one more for people at work at once: less than half of what it does goes to it, as another does the rest as
+ * well. `minutes`: what goes to it, a week.
+ */
+function isForOtherHands({ kitchen, loads }: PlanningContext, step: Candidate, minutes: number): boolean {
+  if (kitchen.cooksAtOnce < 2 || !isAllRound(step.type)) return false;
+  const does = loads.reduce(
+    (sum, load, t) => sum + ((step.scores[t] ?? 0) >= manages.value ? load.minutesPerWeek : 0),
+    0,
+  );
+  return minutes < does / 2;
+}
+
+/** How far a length lies outside a band, mm: below it negative. */
+const outside = (lengthMm: number, { fromMm, toMm }: Pick<LengthBand, 'fromMm' | 'toMm'>) =>
+  lengthMm < fromMm ? lengthMm - fromMm : Math.max(0, lengthMm - toMm);
+
+/** A general knife's length beside the wanted one: that of those at work at once whom it suits best, else of all. */
+function lengthWords(context: PlanningContext, blade: BladeTraits): string {
+  const { lengthMm } = blade.blade;
+  const all = lengthWanted(context);
+  const wishes =
+    context.kitchen.cooksAtOnce > 1 && context.hands.length > 1
+      ? context.cooks.map(({ cook, length }) => ({ who: cook.name, ...length }))
+      : [{ who: null, ...all }];
+  const nearest = wishes.reduce((best, each) =>
+    Math.abs(outside(lengthMm, each)) < Math.abs(outside(lengthMm, best)) ? each : best,
+  );
+  const off = outside(lengthMm, nearest);
+  const suited = off === 0 ? wishes.filter((each) => outside(lengthMm, each) === 0) : [nearest];
+  const wanted = list(
+    suited.map(({ who, fromMm, toMm }) => `${who ?? 'you'} want${who ? 's' : ''}, ${fromMm}–${toMm} mm`),
+  );
+  if (off === 0) return `${lengthMm} mm lies in the length ${wanted}.`;
+  const working = Math.round(workingLengthMm(blade));
+  const flat = off < 0 && working >= nearest.fromMm ? `; flat enough to work like ${working} mm` : '';
+  return `${lengthMm} mm is ${Math.abs(off)} mm ${off < 0 ? 'under' : 'over'} the length ${wanted}${flat}.`;
 }
 
 /** What a step adds against what it is paid, here. */
