@@ -53,7 +53,7 @@ function tellWhenFailing(page: Page, errors: readonly string[]): void {
 
 /** Presses the button whose text contains `text` and waits for the page it leads to. */
 export async function pressAndGo(page: Page, text: string): Promise<void> {
-  const button = await page.waitForSelector(`xpath///button[contains(., "${text}")]`);
+  const button = await page.waitForSelector(`xpath///button[not(@disabled)][contains(., "${text}")]`);
   await Promise.all([page.waitForNavigation(), button?.click()]);
 }
 

@@ -155,7 +155,7 @@ export default async function (stops) {
     ]);
     await page.goto(server.address + path, { waitUntil: 'networkidle0' });
     if (sample) {
-      const button = await page.waitForSelector(`xpath///button[contains(., "${sample}")]`);
+      const button = await page.waitForSelector(`xpath///button[not(@disabled)][contains(., "${sample}")]`);
       await Promise.all([page.waitForNavigation(), button.click()]);
       await page.waitForSelector('section[aria-label="Your knife roll"] svg');
       await page.waitForNetworkIdle();
