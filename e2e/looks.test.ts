@@ -1,3 +1,4 @@
+import { z } from '../src/core/zod';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { address, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
 
@@ -126,6 +127,31 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     }
     await looksRightEverywhere();
   });
+});
+
+test('nothing moves while what a page waits for comes: wide and on a phone', async () => {
+  const { page } = await visitor(browser);
+  // a shift counts by its share of the window; what follows a press is left out
+  await page.evaluateOnNewDocument(`
+    globalThis.moved = 0;
+    new PerformanceObserver((list) => {
+      for (const each of list.getEntries()) if (!each.hadRecentInput) globalThis.moved += each.value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  `);
+  await page.goto(address);
+  await pressAndGo(page, 'Saltstair');
+  await settled(page);
+  const kitchen = page.url();
+  for (const { width, height } of LOOKS) {
+    await page.setViewport({ width, height });
+    for (const path of ['', '/cooks', '/drawer', '/schools', '/what-if', '/compare', '/paper']) {
+      await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle2' });
+      await page.waitForFunction(() => !document.querySelector('progress') && !document.querySelector('[data-first]'), {
+        timeout: 60_000,
+      });
+      expect(z.number().parse(await page.evaluate('moved')), `${path} at ${width}`).toBeLessThan(0.1);
+    }
+  }
 });
 
 test('blades are laid over one another at heel, tip or pinch; more are added and taken away by keys', async () => {

@@ -149,10 +149,12 @@ function Wanted({
   const board = { ...DEFAULTS.board, ...edits.kitchen.board };
   return (
     <section className={css.wanted} aria-labelledby="wanted">
-      <h2 id="wanted">A general knife of {range(from, to)}</h2>
-      {band && short && long && (
-        <LengthDrawing band={band} short={short} long={long} hand={handOf(cook)} board={board} />
-      )}
+      <h2 id="wanted">A general knife{band && ` of ${range(from, to)}`}</h2>
+      <div className={css.drawn}>
+        {band && short && long && (
+          <LengthDrawing band={band} short={short} long={long} hand={handOf(cook)} board={board} />
+        )}
+      </div>
       <ul className={css.why}>
         {band?.why.map((reason) => (
           <li key={reason}>{told(reason)}</li>

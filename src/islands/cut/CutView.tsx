@@ -29,7 +29,12 @@ export default function CutView({
   );
   const { found: seen, trouble } = useAsked(ask);
   if (trouble) return <p role="alert">{trouble}</p>;
-  if (seen?.key !== key) return <p className="faded">Drawing the cut…</p>;
+  if (seen?.key !== key)
+    return (
+      <p className={`faded ${css.waiting}`} data-cuts={targets.length}>
+        Drawing the cut…
+      </p>
+    );
   return <Cuts key={key} cuts={seen.cuts} />;
 }
 

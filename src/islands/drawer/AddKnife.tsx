@@ -78,9 +78,11 @@ export function AddKnife({ worker, models, full, onAdd }: Props) {
         onModel={set('model')}
         onType={(next) => form.setValues({ type: next, lengthMm: usualLengths.get(next) ?? 200 })}
       />
-      {shown && (
-        <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={set('lengthMm')} />
-      )}
+      <div className={css.drawn}>
+        {shown && (
+          <LengthSlider blade={shown} fixed={chosen !== null} lengthMm={shown.lengthMm} onChange={set('lengthMm')} />
+        )}
+      </div>
       <Picks
         label="Its edge: try paper, tomato skin, an onion"
         value={condition}

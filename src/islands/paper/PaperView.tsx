@@ -13,7 +13,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
 import { sheetsFile } from '../shared/useSheets';
-import { Working } from '../shared/Working';
+import { Working, WorkingRoom } from '../shared/Working';
 import { knifeName } from '../shared/names';
 import { taskName, typeName } from '../shared/words';
 import { CopyText } from './CopyText';
@@ -46,12 +46,14 @@ function Going({ id, edits, worker }: { id: string; edits: KitchenEdits; worker:
   return (
     <main id="main" className={css.page}>
       <h1>Paper, files and links</h1>
-      {!answer?.final && <Working onStop={stop}>Looking for the best kit before it goes out</Working>}
-      {progress && (
-        <Working share={progress.done / progress.of} onStop={stopBriefs}>
-          {`Working out what to look for in any shop: ${progress.done} of ${progress.of}`}
-        </Working>
-      )}
+      <WorkingRoom>
+        {!answer?.final && <Working onStop={stop}>Looking for the best kit before it goes out</Working>}
+        {progress && (
+          <Working share={progress.done / progress.of} onStop={stopBriefs}>
+            {`Working out what to look for in any shop: ${progress.done} of ${progress.of}`}
+          </Working>
+        )}
+      </WorkingRoom>
       {answer && (
         <>
           <Sheets answer={answer} briefs={briefs} worker={worker} busy={progress !== null || !answer.final} />

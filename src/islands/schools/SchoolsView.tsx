@@ -9,7 +9,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { MiniRoll } from '../shared/MiniRoll';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
-import { Working } from '../shared/Working';
+import { Working, WorkingRoom } from '../shared/Working';
 import { money, percent, taskName } from '../shared/words';
 import { DISAGREEMENTS, isTaken, takeSide } from './disagreements';
 import css from './SchoolsView.module.css';
@@ -37,14 +37,16 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
         read what its supporters hold beside what it comes to for you.
       </p>
       {trouble && <p role="alert">{trouble}</p>}
-      {done !== null && !trouble && (
-        <Working share={done / SCHOOL_IDS.length} onStop={() => void worker.stop()}>
-          {`${done} of ${SCHOOL_IDS.length} schools asked`}
-        </Working>
-      )}
-      {catalogue ? (
-        <ul className={css.schools}>
-          {schools.map((school) => (
+      <WorkingRoom>
+        {done !== null && !trouble && (
+          <Working share={done / SCHOOL_IDS.length} onStop={() => void worker.stop()}>
+            {`${done} of ${SCHOOL_IDS.length} schools asked`}
+          </Working>
+        )}
+      </WorkingRoom>
+      <ul className={css.schools}>
+        {catalogue &&
+          schools.map((school) => (
             <School
               key={school.id}
               school={school}
@@ -53,12 +55,11 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
               onTake={() => update((k) => ({ ...k, limits: { ...k.limits, school: school.id } }))}
             />
           ))}
-          {done !== null &&
-            Array.from({ length: SCHOOL_IDS.length - schools.length }, (_, i) => (
-              <li key={`to come ${i}`} className={css.waiting} aria-hidden="true" />
-            ))}
-        </ul>
-      ) : null}
+        {done !== null &&
+          SCHOOL_IDS.slice(catalogue ? schools.length : 0).map((place) => (
+            <li key={`place of ${place}`} className={css.waiting} aria-hidden="true" />
+          ))}
+      </ul>
       <Disagreements kitchen={kitchen} update={update} />
       <SetsAgainstSingles sets={sets} currency={kitchen.currency ?? 'EUR'} />
     </main>

@@ -1,4 +1,5 @@
 import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
 import css from './Working.module.css';
 
 /** Work that takes longer than a moment: what is being done, how far it is, and a way to stop it. It shows itself after a short while only. */
@@ -30,3 +31,6 @@ export function Working({
     </div>
   );
 }
+
+/** Room for what tells of work under way, so that nothing below moves when it comes and goes. */
+export const WorkingRoom = ({ children }: { children: ReactNode }) => <div className={css.room}>{children}</div>;

@@ -15,7 +15,7 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import { MiniRoll } from '../shared/MiniRoll';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
-import { Working } from '../shared/Working';
+import { Working, WorkingRoom } from '../shared/Working';
 import { day, money, percent } from '../shared/words';
 import layout from '../shared/AsideLayout.module.css';
 import css from './WhatIfView.module.css';
@@ -140,13 +140,13 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
 
 function Planning({ busy, scratch, onStop }: { busy: boolean; scratch: boolean; onStop: () => void }) {
   return (
-    <div className={css.working}>
+    <WorkingRoom>
       {busy && (
         <Working onStop={onStop}>
           {scratch ? 'Planning the kitchen as it would be' : 'Planning the kitchen as it is'}
         </Working>
       )}
-    </div>
+    </WorkingRoom>
   );
 }
 
