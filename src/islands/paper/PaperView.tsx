@@ -46,14 +46,16 @@ function Going({ id, edits, worker }: { id: string; edits: KitchenEdits; worker:
   return (
     <main id="main" className={css.page}>
       <h1>Paper, files and links</h1>
-      <WorkingRoom>
-        {!answer?.final && <Working onStop={stop}>Looking for the best kit before it goes out</Working>}
-        {progress && (
-          <Working share={progress.done / progress.of} onStop={stopBriefs}>
-            {`Working out what to look for in any shop: ${progress.done} of ${progress.of}`}
-          </Working>
-        )}
-      </WorkingRoom>
+      <div className={css.asking}>
+        <WorkingRoom>
+          {!answer?.final && <Working onStop={stop}>Looking for the best kit before it goes out</Working>}
+          {progress && (
+            <Working share={progress.done / progress.of} onStop={stopBriefs}>
+              {`Working out what to look for in any shop: ${progress.done} of ${progress.of}`}
+            </Working>
+          )}
+        </WorkingRoom>
+      </div>
       {answer && (
         <>
           <Sheets answer={answer} briefs={briefs} worker={worker} busy={progress !== null || !answer.final} />
