@@ -6,6 +6,5 @@ import { typeName } from './words';
 export const knifeName = ({ type, lengthMm }: Pick<BladeModel, 'type' | 'lengthMm'>) =>
   `${typeName(type)}, ${Math.round(lengthMm)} mm`;
 
-/** A cook by name, or by place among the cooks. */
-export const cookName = (cook: Pick<CookFile, 'name'> | undefined, index: number) =>
-  cook?.name ?? (index === 0 ? 'Main cook' : `Cook ${index + 1}`);
+/** A cook by name, or by place among the cooks, as plans call them. */
+export const cookName = (cook: Pick<CookFile, 'name'> | undefined, index: number) => cook?.name ?? `Cook ${index + 1}`;
