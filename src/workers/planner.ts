@@ -77,7 +77,7 @@ function contextFor(file: KitchenFile): PlanningContext {
 /** Cuisines rehearsed: after so many nearly all code has run often enough to be fast. */
 const REHEARSED = 5;
 
-/** Kitchens that cook one cuisine more. */
+/** The kitchen with one cuisine more, for every other one there is. */
 function withAnotherCuisine(file: KitchenFile): KitchenFile[] {
   const known = file.cooking?.cuisines ?? [];
   const others = [...reference.cuisines.keys()].filter((id) => !known.some((cuisine) => cuisine.id === id));

@@ -1,7 +1,7 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, SegmentedControl } from '@mantine/core';
 import type { Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
@@ -12,6 +12,7 @@ import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { MOTIONS } from '../shared/MotionDrawing';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
+import { useAsked } from '../shared/useAsked';
 import { usePlanner } from '../shared/usePlanner';
 import { WhatChanged } from '../shared/WhatChanged';
 import { cookName, knifeName } from '../shared/names';
@@ -24,6 +25,7 @@ import { PlaceForm } from './PlaceForm';
 import { useLengths } from '../shared/units';
 
 const MOST_COOKS = 12;
+const NO_BLADES: BladeModel[] = [];
 
 /** Who cooks, with which hands, on what: every answer shows at once what it changed. */
 export default function CooksView({ stored }: { stored: StoredKitchen }) {
@@ -38,10 +40,8 @@ function Cooks({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenW
   const { kitchen, update } = edits;
   const { answer, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [at, setAt] = useState(0);
-  const [motionBlades, setMotionBlades] = useState<BladeModel[]>([]);
-  useEffect(() => {
-    void worker.typical(MOTIONS.map(({ type }) => ({ type }))).then(setMotionBlades);
-  }, [worker]);
+  const askMotions = useCallback(() => worker.typical(MOTIONS.map(({ type }) => ({ type }))), [worker]);
+  const motionBlades = useAsked(askMotions).found ?? NO_BLADES;
 
   const cooks = kitchen.cooks ?? [{}];
   const shown = Math.min(at, cooks.length - 1);
@@ -140,12 +140,12 @@ function Wanted({
   cook: CookFile;
 }) {
   const { told, range } = useLengths();
-  const [pair, setPair] = useState<BladeModel[]>([]);
   const [from, to] = [band?.fromMm ?? 0, band?.toMm ?? 0];
-  useEffect(() => {
-    if (from > 0) void worker.typical([from, to].map((lengthMm) => ({ type: 'gyuto', lengthMm }))).then(setPair);
-  }, [from, to, worker]);
-  const [short, long] = pair;
+  const ask = useMemo(
+    () => (from > 0 ? () => worker.typical([from, to].map((lengthMm) => ({ type: 'gyuto', lengthMm }))) : null),
+    [from, to, worker],
+  );
+  const [short, long] = useAsked(ask).found ?? NO_BLADES;
   const board = { ...DEFAULTS.board, ...edits.kitchen.board };
   return (
     <section className={css.wanted} aria-labelledby="wanted">

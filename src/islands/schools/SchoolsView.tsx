@@ -56,7 +56,7 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
             />
           ))}
         {done !== null &&
-          SCHOOL_IDS.slice(catalogue ? schools.length : 0).map((place) => (
+          SCHOOL_IDS.slice(schools.length).map((place) => (
             <li key={`place of ${place}`} className={css.waiting} aria-hidden="true" />
           ))}
       </ul>

@@ -36,12 +36,8 @@ function alike(column: number, crowd: readonly number[], backup: number): State[
 }
 
 /** Every choice of so many of a list, in its order. */
-const choices = <T>([first, ...rest]: readonly T[], many: number): T[][] =>
-  many === 0
-    ? [[]]
-    : first === undefined
-      ? []
-      : [...choices(rest, many - 1).map((some) => [first, ...some]), ...choices(rest, many)];
+const choices = <T>(from: readonly T[], many: number): T[][] =>
+  many === 0 ? [[]] : from.flatMap((one, i) => choices(from.slice(i + 1), many - 1).map((some) => [one, ...some]));
 
 /** Moments at which so many people of different hands meet, each as often as they do; `share`: what one of them counts of all. */
 function meeting(hands: readonly Hand[], many: number, share: number, columnOf: (hand: number) => number): Moment[] {

@@ -59,13 +59,13 @@ export function reasonsFor(
   const over = takenOver(context, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
   const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
-  const takes = `akes over ${said}: ${taskNames(over.map(({ load }) => load))}.`;
+  const takes = `Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`;
   const sentences =
     over.length > 0
       ? [
           isForOtherHands(context, step, minutes)
-            ? `For another pair of hands at the board, so that nobody waits; beside the others it t${takes}`
-            : `T${takes}`,
+            ? `For another pair of hands at the board, so that nobody waits; beside the others it ${lowerFirst(takes)}`
+            : takes,
         ]
       : [
           step.inSet
@@ -117,19 +117,16 @@ const outside = (lengthMm: number, { fromMm, toMm }: Pick<LengthBand, 'fromMm' |
 /** A general knife's length beside the wanted one: that of those at work at once whom it suits best, else of all. */
 function lengthWords(context: PlanningContext, blade: BladeTraits): string {
   const { lengthMm } = blade.blade;
-  const all = lengthWanted(context);
   const wishes =
     context.kitchen.cooksAtOnce > 1 && context.hands.length > 1
-      ? context.cooks.map(({ cook, length }) => ({ who: cook.name, ...length }))
-      : [{ who: null, ...all }];
+      ? context.cooks.map(({ cook, length }) => ({ wants: `${cook.name} wants`, ...length }))
+      : [{ wants: 'you want', ...lengthWanted(context) }];
   const nearest = wishes.reduce((best, each) =>
     Math.abs(outside(lengthMm, each)) < Math.abs(outside(lengthMm, best)) ? each : best,
   );
   const off = outside(lengthMm, nearest);
   const suited = off === 0 ? wishes.filter((each) => outside(lengthMm, each) === 0) : [nearest];
-  const wanted = list(
-    suited.map(({ who, fromMm, toMm }) => `${who ?? 'you'} want${who ? 's' : ''}, ${fromMm}–${toMm} mm`),
-  );
+  const wanted = list(suited.map(({ wants, fromMm, toMm }) => `${wants}, ${fromMm}–${toMm} mm`));
   if (off === 0) return `${lengthMm} mm lies in the length ${wanted}.`;
   const working = Math.round(workingLengthMm(blade));
   const flat = off < 0 && working >= nearest.fromMm ? `; flat enough to work like ${working} mm` : '';

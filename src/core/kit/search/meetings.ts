@@ -1,6 +1,6 @@
 import type { Role } from '../demand/types';
 
-/** Most people of different hands at one moment. */
+/** Most people of different hands at one moment: as many as a demand keeps apart. */
 const MOST = 3;
 
 /** What has been worked out of a moment since its figures changed: nothing, its best assignment, or also what that comes to without each role. */
@@ -101,10 +101,10 @@ export class Meetings {
     const { without } = this;
     const a = MOST * MOST * m;
     const [b, c] = [a + MOST, a + 2 * MOST];
-    const isPair = this.moments[m]?.length === 2;
-    without[MOST * m] = isPair ? (this.figures[b] ?? 0) : this.two(b, c, 0);
-    without[MOST * m + 1] = isPair ? (this.figures[a] ?? 0) : this.two(a, c, 0);
-    without[MOST * m + 2] = isPair ? 0 : this.two(a, b, 0);
+    // where two meet, the third role holds nothing
+    without[MOST * m] = this.two(b, c, 0);
+    without[MOST * m + 1] = this.two(a, c, 0);
+    without[MOST * m + 2] = this.two(a, b, 0);
     this.known[m] = ALL;
   }
 

@@ -2,7 +2,7 @@ import { WORTH } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
-import { isAllRound, kindOfWork } from '../candidates/kinds';
+import { isAllRound, kindOfPiece } from '../candidates/kinds';
 
 /** What money is worth in a kitchen: minor units of its currency. */
 export interface MoneyScale {
@@ -72,15 +72,8 @@ const dearer = (priceMinor: number, { pointMinor }: MoneyScale): number =>
 const leastAgain = ({ type }: Candidate): number =>
   isAllRound(type) ? WORTH.secondGeneral.value : WORTH.secondOfType.value;
 
-/**
- * The kind of work of which a step is a second piece where another is bought, as text; null where there is none. Of long slicers one is bought first,
- * whether it slices raw or cooked.
- */
-export function pieceKind(step: Candidate): string | null {
-  if (step.action !== 'buy') return null;
-  const kind = kindOfWork(step);
-  return kind === 'raw-slices' ? 'slicer' : kind;
-}
+/** The kind of work of which a step is a second piece where another is bought, as text; null where there is none. */
+export const pieceKind = (step: Candidate): string | null => (step.action === 'buy' ? kindOfPiece(step) : null);
 
 /**
  * What a second piece for one kind of work costs beyond its {@link costOf}, coverage: the same for each of a kind, so that a dear one does not
