@@ -3,8 +3,8 @@ export const RULES = [
   {
     name: 'usefulness is concave',
     file: 'kit/demand/usefulness.ts',
-    from: 'if (score <= before[0]) return 0;',
-    to: 'return Math.min(1, Math.max(0, score / 100)); if (score <= before[0]) return 0;',
+    from: 'if (score <= (SCORES[0] ?? 0)) return 0;',
+    to: 'return Math.min(1, Math.max(0, score / 100));',
   },
   {
     name: 'a need rescues weekly work',

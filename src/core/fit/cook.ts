@@ -55,7 +55,7 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
 const cookKey = (cook: Cook) => JSON.stringify({ ...cook, name: '' });
 
 /** A few things by their text, those met last: equal ones are the same object. */
-function lately<T>(most: number): (key: string, fresh: () => T) => T {
+export function lately<T>(most: number): (key: string, fresh: () => T) => T {
   const met = new Map<string, T>();
   return (key, fresh) => {
     const known = met.get(key) ?? fresh();
@@ -67,25 +67,8 @@ function lately<T>(most: number): (key: string, fresh: () => T) => T {
   };
 }
 
-/** So many cooks are remembered, with what was scored for them, and so many whatever their week is like. */
+/** So many cooks are remembered, with what was scored for them. */
 const cooks = lately<CookContext>(16);
-const people = lately<object>(8);
-const personOf = new WeakMap<CookContext, object>();
 
-/**
- * The same object for an equal cook, so that what has been scored for it need not be scored again; and where only the week's work differs,
- * the same {@link sameAnyWeek}.
- */
-export function sameCook(context: CookContext): CookContext {
-  return cooks(JSON.stringify(context), () => {
-    const anyWeek = JSON.stringify({ ...context, length: null, longHours: null });
-    personOf.set(
-      context,
-      people(anyWeek, () => ({})),
-    );
-    return context;
-  });
-}
-
-/** Stands for a cook whatever the week's work is: the length wanted for it and the hours cut. */
-export const sameAnyWeek = (context: CookContext): object => personOf.get(context) ?? context;
+/** The same object for an equal cook, so that what has been scored for it need not be scored again. */
+export const sameCook = (context: CookContext): CookContext => cooks(JSON.stringify(context), () => context);

@@ -4,13 +4,21 @@ import type { PartId } from '../constants';
 import type { Mode } from './modes';
 import type { BladeTraits } from './traits';
 
+/** Everything a part reads of the cook, with board, habits and week: cooks that agree in it share its value. */
+interface ReadsCook {
+  reads(cook: CookContext): readonly unknown[];
+  /** Whether it reads the week's work, or the size of the hand: these change most. */
+  changes?: 'week' | 'hand';
+}
+
 /**
- * What the value of a part rests on beside the blade and the way of cutting: the task, the cook (with board and habits), or both; then `sees`
- * tells everything it reads of the task, and tasks that agree in it share one value. What is shared is worked out once.
+ * What the value of a part rests on beside the blade and the way of cutting: the task, the cook, or both; then `sees` tells everything it reads
+ * of the task, and tasks that agree in it share one value. What is shared is worked out once.
  */
 type RestsOn =
-  | { restsOn: 'task' | 'cook' }
-  | { restsOn: 'both'; sees(task: Task, mode: Mode): readonly (number | string | boolean)[] };
+  | { restsOn: 'task' }
+  | ({ restsOn: 'cook' } & ReadsCook)
+  | ({ restsOn: 'both'; sees(task: Task, mode: Mode): readonly (number | string | boolean)[] } & ReadsCook);
 
 /** One reason why a blade does a task well or badly: a pure function from 0 to 1 and a sentence with its figures. */
 export type Part = RestsOn & {
@@ -19,8 +27,6 @@ export type Part = RestsOn & {
   name: string;
   /** What it looks at, one plain sentence. */
   about: string;
-  /** Whether its value rests on the week's work as well: on the length wanted for it and on the hours cut. */
-  ofWeek?: true;
   /** How strongly it counts for this task done this way; 0 when it does not apply. Multiplies the exponent. */
   level(task: Task, mode: Mode): number;
   /** 0 hopeless … 1 nothing to wish for. */

@@ -1,5 +1,5 @@
 import type { Task } from '../cutting/task';
-import { type CookContext, sameAnyWeek } from './cook';
+import { type CookContext, lately } from './cook';
 import { FIT, PART_WEIGHTS } from '../constants';
 import { withMeasured } from './measuredScore';
 import { taskModes, type Mode } from './modes';
@@ -52,16 +52,22 @@ interface Weighed {
 interface PreparedMode {
   mode: Mode;
   parts: Weighed[];
-  /** The parts that rest on the cook, in groups shared with other tasks: those that hold in any week, and those of a certain week. */
-  lasting: Groups;
-  ofWeek: Groups;
+  /** The parts that rest on the cook. */
+  ofCook: Factors;
 }
 
-interface Groups {
-  each: readonly Group[];
-  /** Where what each leaves stands in tables. */
+/** Parts that rest on the cook. What each leaves of a blade stands in a table, in a place for every way and every task in which it sees something else. */
+interface Factors {
+  each: readonly Weighed[];
+  /** Which of {@link ASPECTS} they read, and where in its tables they stand. */
+  aspects: Int32Array;
   places: Int32Array;
 }
+
+/** What is read of a cook, by how often it changes; what changes most comes first. */
+const ASPECTS = (['hand', 'week', undefined] as const).map((aspect) =>
+  PARTS.flatMap((part) => (part.restsOn === 'task' || part.changes !== aspect ? [] : [part])),
+);
 
 /** A task made ready for scoring. */
 export interface PreparedTask {
@@ -71,23 +77,31 @@ export interface PreparedTask {
   modes: PreparedMode[];
 }
 
-/** Parts whose product is the same for every task that is done the same way and in which they see the same. */
-interface Group {
-  index: number;
-  mode: Mode;
-  parts: Weighed[];
-}
+/** By aspect of cooks: the places of its tables, by part, by what it sees and by how strongly it counts. */
+const placesOf = ASPECTS.map(() => new Map<string, number>());
 
-const groups = new Map<string, Group>();
 const prepared = new WeakMap<Task, PreparedTask>();
 let preparedSoFar = 0;
 
-function groupOf(task: Task, mode: Mode, parts: Weighed[]): Group {
-  const seen = parts.map(({ part, weight }) => [part.id, weight, part.restsOn === 'both' && part.sees(task, mode)]);
-  const key = JSON.stringify([mode.id, mode.long, mode.motions, seen]);
-  const group = groups.get(key) ?? { index: groups.size, mode, parts };
-  groups.set(key, group);
-  return group;
+/** The parts that rest on the cook, of a task done in a way, what changes most first. */
+function factorsOf(task: Task, mode: Mode, parts: readonly Weighed[]): Factors {
+  const each = ASPECTS.flatMap((aspect, a) =>
+    parts.flatMap((weighed) => {
+      const { part, weight } = weighed;
+      if (!aspect.some(({ id }) => id === part.id)) return [];
+      const seen = part.restsOn === 'both' ? part.sees(task, mode) : [];
+      const key = JSON.stringify([part.id, mode.id, mode.long, mode.motions, weight, seen]);
+      const places = placesOf[a];
+      const place = places?.get(key) ?? places?.size ?? 0;
+      places?.set(key, place);
+      return [{ weighed, a, place }];
+    }),
+  );
+  return {
+    each: each.map(({ weighed }) => weighed),
+    aspects: new Int32Array(each.map(({ a }) => a)),
+    places: new Int32Array(each.map(({ place }) => place)),
+  };
 }
 
 /** Prepares a task, once per task object. */
@@ -99,19 +113,7 @@ export function prepareTask(task: Task): PreparedTask {
       const weight = PART_WEIGHTS[part.id].value * part.level(task, mode);
       return weight > 0 ? [{ part, weight }] : [];
     });
-    const groupsOf = (resting: Weighed[]): Groups => {
-      const alone = resting.filter(({ part }) => part.restsOn === 'cook');
-      const seeing = resting.filter(({ part }) => part.restsOn === 'both').map((each) => [each]);
-      const each = [alone, ...seeing].filter((some) => some.length > 0).map((some) => groupOf(task, mode, some));
-      return { each, places: new Int32Array(each.map(({ index }) => index)) };
-    };
-    const ofWeek = parts.filter(({ part }) => part.ofWeek);
-    return {
-      mode,
-      parts,
-      lasting: groupsOf(parts.filter((each) => !ofWeek.includes(each))),
-      ofWeek: groupsOf(ofWeek),
-    };
+    return { mode, parts, ofCook: factorsOf(task, mode, parts) };
   });
   const ready = { index: preparedSoFar++, task, modes };
   prepared.set(task, ready);
@@ -139,12 +141,16 @@ function leftByTask(blade: BladeTraits, { index, task, modes }: PreparedTask, co
   return left;
 }
 
-/** What has been worked out of a blade for a cook, NaN elsewhere: what the groups of parts leave, and whole scores by task. */
+/** What has been worked out of a blade for a cook, NaN elsewhere. */
 interface Known {
-  /** Shared by all weeks of the cook. */
-  lasting: Float64Array;
-  ofWeek: Float64Array;
+  blade: BladeTraits;
+  cook: CookContext;
+  /** By aspect of cooks: what each part leaves, raised to its exponent. Shared by cooks who agree in what is read of them. */
+  tables: readonly Float64Array[];
+  /** Whole scores by task. */
   scores: Float64Array;
+  /** How many tasks had been prepared when the tables were laid out. */
+  preparedThen: number;
   /** Whether the cook does nothing with it whatever the task, and whether no board work. */
   isBarred: boolean;
   isBarredOnBoard: boolean;
@@ -152,9 +158,25 @@ interface Known {
   measured: CookContext['measured'][string] | undefined;
 }
 
-/** What is known of each blade goes with the cook, or with the cook in any week. */
-const byCooks = new WeakMap<CookContext, Map<BladeTraits, Known>>();
-const inAnyWeek = new WeakMap<object, Map<BladeTraits, Float64Array>>();
+type Tables = WeakMap<BladeTraits, Float64Array>;
+
+const byCooks = new WeakMap<CookContext, { tables: readonly Tables[]; blades: WeakMap<BladeTraits, Known> }>();
+
+/** By aspect: the tables for as many different readings of cooks. */
+const latest = ASPECTS.map(() => lately<Tables>(16));
+
+/** What is known for a cook. */
+function knownFor(cook: CookContext) {
+  const before = byCooks.get(cook);
+  if (before) return before;
+  const tables = ASPECTS.flatMap((parts, a) => {
+    const reading = JSON.stringify(parts.map((part) => part.reads(cook)));
+    return latest[a]?.(reading, () => new WeakMap()) ?? [];
+  });
+  const known = { tables, blades: new WeakMap<BladeTraits, Known>() };
+  byCooks.set(cook, known);
+  return known;
+}
 
 /** A table of so many figures, with those of a smaller one. */
 function widened(before: Float64Array | undefined, size: number): Float64Array {
@@ -164,83 +186,75 @@ function widened(before: Float64Array | undefined, size: number): Float64Array {
   return wide;
 }
 
-/** What groups that hold in any week leave of a blade. */
-function lastingFor(blade: BladeTraits, cook: CookContext): Float64Array {
-  const anyWeek = sameAnyWeek(cook);
-  const blades = inAnyWeek.get(anyWeek) ?? new Map<BladeTraits, Float64Array>();
-  const known = widened(blades.get(blade), groups.size);
-  inAnyWeek.set(anyWeek, blades.set(blade, known));
-  return known;
-}
+/** The tables of a blade, one an aspect. */
+const tablesOf = (blade: BladeTraits, tables: readonly Tables[]): Float64Array[] =>
+  tables.map((byBlade, a) => {
+    const table = widened(byBlade.get(blade), placesOf[a]?.size ?? 0);
+    byBlade.set(blade, table);
+    return table;
+  });
 
 function knownForCook(blade: BladeTraits, cook: CookContext): Known {
-  const blades = byCooks.get(cook) ?? new Map<BladeTraits, Known>();
+  const { tables, blades } = knownFor(cook);
   const before = blades.get(blade);
-  if (before && before.ofWeek.length >= groups.size && before.scores.length >= preparedSoFar) return before;
+  if (before?.preparedThen === preparedSoFar) return before;
   const known = {
-    lasting: lastingFor(blade, cook),
-    ofWeek: widened(before?.ofWeek, groups.size),
+    blade,
+    cook,
+    tables: tablesOf(blade, tables),
     scores: widened(before?.scores, preparedSoFar),
+    preparedThen: preparedSoFar,
     isBarred: (leftFor(blade, cook) ?? barredFor(blade, cook)) !== null,
     isBarredOnBoard: barredOnBoard(blade, cook) !== null,
     measured: cook.measured[blade.blade.id],
   };
-  byCooks.set(cook, blades.set(blade, known));
+  blades.set(blade, known);
   return known;
 }
 
-/** What a group of parts leaves, worked out for the first task that asks. */
-function leftByGroup(blade: BladeTraits, task: Task, cook: CookContext, { mode, parts }: Group): number {
-  let product = 1;
-  for (const { part, weight } of parts) product *= raised(part.value(blade, task, cook, mode), weight);
-  return product;
-}
-
 /** The score of a blade in its best mode, 0–1. */
-function bestMode(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Known): number {
+function bestMode(ready: PreparedTask, known: Known): number {
   const { task, modes } = ready;
-  const byTask = leftByTask(blade, ready, cook);
+  const byTask = leftByTask(known.blade, ready, known.cook);
   let best = 0;
   for (let m = 0; m < modes.length; m++) {
     const each = modes[m];
     const left = byTask[m] ?? 0;
     // no part lifts a product: once it is behind, it stays behind
     if (!each || left <= best || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
-    const product =
-      left *
-      productOf(each.lasting, known.lasting, blade, task, cook) *
-      productOf(each.ofWeek, known.ofWeek, blade, task, cook);
-    if (product > best) best = product;
+    best = Math.max(best, leftByCook(left, best, each, known, task));
   }
   return best;
 }
 
-/** What groups leave together; what is not known yet is worked out into their table. */
-function productOf(
-  { each, places }: Groups,
-  table: Float64Array,
-  blade: BladeTraits,
+/** What the parts that rest on the cook leave of what those of the task left, as long as it is more than `enough`; what is not known yet is worked out. */
+function leftByCook(
+  byTask: number,
+  enough: number,
+  { mode, ofCook: { each, aspects, places } }: PreparedMode,
+  { blade, cook, tables }: Known,
   task: Task,
-  cook: CookContext,
 ): number {
-  let product = 1;
-  for (let k = 0; k < places.length; k++) {
+  let left = byTask;
+  for (let k = 0; k < places.length && left > enough; k++) {
+    const table = tables[aspects[k] ?? 0];
     const place = places[k] ?? 0;
-    let left = table[place] ?? NaN;
+    let value = table?.[place] ?? NaN;
     // NaN alone is not equal to itself
-    if (left !== left) {
-      const group = each[k];
-      left = table[place] = group ? leftByGroup(blade, task, cook, group) : 1;
+    if (value !== value) {
+      const weighed = each[k];
+      value = weighed ? raised(weighed.part.value(blade, task, cook, mode), weighed.weight) : 1;
+      if (table) table[place] = value;
     }
-    product *= left;
+    left *= value;
   }
-  return product;
+  return left;
 }
 
-function scoreKnowing(blade: BladeTraits, ready: PreparedTask, cook: CookContext, known: Known): number {
+function scoreKnowing(ready: PreparedTask, known: Known): number {
   const before = known.scores[ready.index] ?? NaN;
   if (!Number.isNaN(before)) return before;
-  const best = known.isBarred ? 0 : bestMode(blade, ready, cook, known);
+  const best = known.isBarred ? 0 : bestMode(ready, known);
   const score = known.measured ? withMeasured(100 * best, known.measured[ready.task.id]) : 100 * best;
   known.scores[ready.index] = score;
   return score;
@@ -248,7 +262,7 @@ function scoreKnowing(blade: BladeTraits, ready: PreparedTask, cook: CookContext
 
 /** Score 0–100 of a blade in its best mode for one cook; 0 where every mode is vetoed. Worked out once for each cook, task and blade. */
 export const scoreFor = (blade: BladeTraits, ready: PreparedTask, cook: CookContext): number =>
-  scoreKnowing(blade, ready, cook, knownForCook(blade, cook));
+  scoreKnowing(ready, knownForCook(blade, cook));
 
 /** {@link scoreFor} of many tasks, written into a row from `at` on. */
 export function scoresFor(
@@ -261,7 +275,7 @@ export function scoresFor(
   const known = knownForCook(blade, cook);
   for (let t = 0; t < tasks.length; t++) {
     const ready = tasks[t];
-    if (ready) row[at + t] = scoreKnowing(blade, ready, cook, known);
+    if (ready) row[at + t] = scoreKnowing(ready, known);
   }
 }
 

@@ -34,6 +34,7 @@ export const wedge: Part = {
 export const steer: Part = {
   id: 'steer',
   restsOn: 'both',
+  reads: ({ cook }) => [cook.experience],
   sees: ({ firm, heightMm }) => [firm, heightMm],
   name: 'Steering',
   about: 'Drift of one-sided bevels in tall dense food, and of two-sided ones round a sheet.',

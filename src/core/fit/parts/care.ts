@@ -31,6 +31,7 @@ export function taskLoadMet(task: Task, mode: Mode): number {
 export const edgeSafety: Part = {
   id: 'edge-safety',
   restsOn: 'both',
+  reads: ({ habits }) => [habits.roughUse],
   sees: (task, mode) => [taskLoadMet(task, mode)],
   name: 'Edge safety',
   about: 'Strength of the edge against what it may meet.',
@@ -54,6 +55,7 @@ function exposure(b: BladeTraits, task: Task, { habits }: CookContext): number {
 export const corrosion: Part = {
   id: 'corrosion',
   restsOn: 'both',
+  reads: ({ habits }) => [habits.upkeep, habits.dishwasher],
   sees: (task) => [task.acid],
   name: 'Rust',
   about: 'Reactive steel against acid and the habit of wiping.',
@@ -68,6 +70,7 @@ export const corrosion: Part = {
 export const practice: Part = {
   id: 'practice',
   restsOn: 'cook',
+  reads: ({ cook }) => [cook.experience],
   name: 'Practice',
   about: 'What the blade asks of the hand against what the cook brings.',
   level: () => 1,

@@ -12,6 +12,7 @@ const { tip: t, face: f, crust: cr } = FIT;
 export const tip: Part = {
   id: 'tip',
   restsOn: 'both',
+  reads: ({ cook }) => [cook.grip],
   sees: (task) => [task.tip, task.load, Math.min(task.widthMm, task.heightMm * 2)],
   name: 'Tip',
   about: 'Distance from the holding hand to the tip, its shape and its thinness.',

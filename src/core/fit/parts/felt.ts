@@ -3,6 +3,7 @@ import type { Part } from '../part';
 export const felt: Part = {
   id: 'felt',
   restsOn: 'cook',
+  reads: ({ cook }) => [cook.felt],
   name: 'Held',
   about: 'What this cook found with the knife in the hand.',
   level: () => 1,

@@ -11,6 +11,8 @@ const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta
 export const clearance: Part = {
   id: 'clearance',
   restsOn: 'cook',
+  changes: 'hand',
+  reads: ({ cook }) => [cook.palmBreadthMm, cook.grip, cook.felt],
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
   level: (task, mode) => {
@@ -68,6 +70,8 @@ function followsRound(b: BladeTraits, task: Task): number {
 export const inHand: Part = {
   id: 'in-hand',
   restsOn: 'both',
+  changes: 'hand',
+  reads: ({ cook }) => [cook.handLengthMm],
   sees: (task) => (isSheet(task) ? [task.widthMm] : [facets(task)]),
   name: 'In the hand',
   about: 'Short, low and light enough to work in the air.',
@@ -114,8 +118,9 @@ const stoutness = (b: BladeTraits, task: Task) =>
 export const mass: Part = {
   id: 'mass',
   restsOn: 'both',
+  changes: 'week',
+  reads: ({ cook, longHours }) => [cook.strength, cook.motions.chop, longHours],
   sees: (task, mode) => [isHelped(task, mode), wantedWeightG(task, mode), task.load >= FIT.wedge.breaks.value],
-  ofWeek: true,
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),
@@ -154,6 +159,7 @@ export const mass: Part = {
 export const handle: Part = {
   id: 'handle',
   restsOn: 'both',
+  reads: ({ habits }) => [habits.roughUse, habits.dishwasher],
   sees: (task) => [isRawFlesh(task)],
   name: 'Handle',
   about: 'Whether the handle stands rough use and the machine, and comes clean.',

@@ -101,7 +101,17 @@ const sideLacking = (heelHeightMm: number, lifts: string | null) =>
 export const comfort: Part = {
   id: 'comfort',
   restsOn: 'cook',
-  ofWeek: true,
+  changes: 'week',
+  reads: ({ cook, habits, length, sliceToMm }) => [
+    length.fromMm,
+    length.toMm,
+    sliceToMm,
+    cook.grip,
+    cook.palmBreadthMm,
+    cook.wantsWeight,
+    cook.wantsBalance,
+    habits.lifts,
+  ],
   name: 'Comfort',
   about:
     'Length wanted by this hand, board and nerve, with handle girth, taste in weight and balance, and a side to carry food on.',
@@ -153,6 +163,7 @@ export const comfort: Part = {
 export const board: Part = {
   id: 'board',
   restsOn: 'cook',
+  reads: ({ board }) => [board.lengthMm, board.material],
   name: 'Board',
   about: 'Edge no longer than the board carries; glass and stone wear any edge.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' || mode.id === 'saw' ? 1 : 0),

@@ -43,6 +43,7 @@ const DOING: Record<BoardMotion, string> = { rock: 'rocking', push: 'pushing', p
 export const motion: Part = {
   id: 'motion',
   restsOn: 'both',
+  reads: ({ cook }) => [cook.motions],
   sees: () => [],
   name: 'Motion',
   about: 'How well the profile carries the way this cook cuts, on food that suits it.',
@@ -74,6 +75,7 @@ function separated(b: BladeTraits, each: BoardMotion): number {
 export const contact: Part = {
   id: 'contact',
   restsOn: 'both',
+  reads: ({ cook }) => [cook.motions],
   sees: () => [],
   name: 'Contact',
   about: 'Share of the edge that meets the board, so that pieces come apart.',

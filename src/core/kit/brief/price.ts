@@ -6,7 +6,8 @@ import { atPrice, type PlanningContext } from '../context/planningContext';
 import { stepsOf } from '../plan/plan';
 import { planning, type Planned } from '../plan/planKitchen';
 import { filledKit, KitValue } from '../search/value';
-import { costOf, costOfKit, pieceKind, surchargeOf } from '../search/worth';
+import { costOf } from '../search/worth';
+import { paidFor, paidForKit } from '../search/paid';
 import { boughtBy } from './trial';
 
 /** The highest price at which a step stays in the plan, and what takes its place above that. */
@@ -20,10 +21,8 @@ const buys = (steps: readonly PlanStep[]) => steps.filter((step) => step.action 
 
 /** What a kit is worth to the search that chose it: what it covers less what it is paid, coverage. */
 function worthOf({ problem }: PlanningContext, kit: readonly Candidate[]): number {
-  const costs = new Float64Array(kit.map((c) => costOf(c, problem.scale)));
-  const surcharges = new Float64Array(kit.map((c, i) => surchargeOf(c, costs[i] ?? 0, problem.scale)));
   const value = filledKit(new KitValue(problem.demand), problem, kit, (c) => c.counted).value();
-  return value - costOfKit(kit.keys(), costs, kit.map(pieceKind), surcharges);
+  return value - paidForKit(paidFor(kit, problem.scale), [...kit.keys()]);
 }
 
 /**

@@ -48,6 +48,23 @@ function ownedBlade(
   };
 }
 
+const knownBlades = new WeakMap<BladeType, Map<string, BladeModel>>();
+
+/** Blades kept in mind of a type: more than any drawer holds. */
+const MOST_KNOWN = 200;
+
+/** {@link ownedBlade}, worked out once for what the drawer says of a knife, so that what is scored for it stays known. */
+function bladeOf(...[owned, index, type, model, hand]: Parameters<typeof ownedBlade>): BladeModel {
+  if (model) return ownedBlade(owned, index, type, model, hand);
+  const blades = knownBlades.get(type) ?? new Map<string, BladeModel>();
+  const key = JSON.stringify([owned, index, hand]);
+  const blade = blades.get(key) ?? ownedBlade(owned, index, type, model, hand);
+  if (blades.size >= MOST_KNOWN) blades.clear();
+  blades.set(key, blade);
+  knownBlades.set(type, blades);
+  return blade;
+}
+
 /** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */
 function forItsUsers(made: Scored, owned: Owned, index: number, { hands, loads }: Making): Scored {
   if (owned.keep !== 'use')
@@ -81,7 +98,7 @@ export function bladesOwned(
     const model = models.find((m) => m.id === owned.model);
     const type = reference.types.get(owned.type ?? model?.type ?? '');
     if (!type) return null;
-    return { type, blade: bladeTraits(ownedBlade(owned, index, type, model, hand), reference, habits.roughUse) };
+    return { type, blade: bladeTraits(bladeOf(owned, index, type, model, hand), reference, habits.roughUse) };
   });
 }
 

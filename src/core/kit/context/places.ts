@@ -22,15 +22,17 @@ export function demandedPlaces(kitchen: Kitchen, models: readonly BladeModel[]):
     }));
 }
 
-export function placesFor(slots: readonly PlaceRule[], candidates: readonly Candidate[]): Place[] {
+/** The places of some rules; places that accept the same share one list, so that equal places are tried once. */
+export function placesFor(rules: readonly PlaceRule[], candidates: readonly Candidate[]): Place[] {
+  const byRule = new Map<PlaceRule['accepts'], number[]>();
   const known = new Map<string, number[]>();
-  return slots.map((slot) => {
-    const fits = candidates.flatMap((c, i) => (slot.accepts(c) ? [i] : []));
-    // equal lists share one array, so that equal places are tried once
+  return rules.map(({ accepts, required }) => {
+    const fits = byRule.get(accepts) ?? candidates.flatMap((c, i) => (accepts(c) ? [i] : []));
     const key = fits.join();
     const shared = known.get(key) ?? fits;
     known.set(key, shared);
-    return { fits: shared, required: slot.required };
+    byRule.set(accepts, shared);
+    return { fits: shared, required };
   });
 }
 

@@ -210,7 +210,8 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const context = { ...making, ...common, owned, sold, buyable, scoredFor, serviced: null };
   const problemOf = (knives: Candidate[], rules: readonly PlaceRule[]): Problem => {
     const candidates = [...knives, ...beside];
-    const places = placesFor([...rules, ...beside.map((extra) => isExactly(extra, false))], candidates);
+    const extras = beside.map((_, i) => ({ fits: [knives.length + i], required: false }));
+    const places = [...placesFor(rules, candidates), ...extras];
     return { demand, owned, given, candidates, places, budgetMinor, scale };
   };
   if (school === 'boxed-set') {
@@ -223,9 +224,9 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
     return { ...context, problem, counts: 'everything', polishGivenUp: 0 };
   }
   const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
-  return keepingOwned((counts) => {
+  return keepingOwned((counts, isQuick = false) => {
     const counted = countedBeside(buyable, owned, loads, counts);
-    const problem = problemOf(reduced(counted, rules, school, reference, scale), rules);
+    const problem = problemOf(isQuick ? counted : reduced(counted, rules, school, reference, scale), rules);
     return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
   });
 }
@@ -243,17 +244,27 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
   return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
 }
 
-/** The context in which new knives count as little beside owned ones as gives up no more polish than allowed. */
-function keepingOwned(countedAs: (counts: Counts) => PlanningContext): PlanningContext {
+/**
+ * The context in which new knives count as little beside owned ones as gives up no more polish than allowed: what the quick kit that counts it so
+ * covers less than one bettered where everything counts. `countedAs` may leave in what can never be the better choice where only that is asked.
+ */
+function keepingOwned(countedAs: (counts: Counts, isQuick?: boolean) => PlanningContext): PlanningContext {
   const strict = countedAs('rescue');
   if (!strict.buyable.some((c) => c.counted !== c.usefulness)) return strict;
-  const all = countedAs('everything');
-  const coverage = ({ problem }: PlanningContext) =>
-    coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
-  const most = coverage(all);
-  for (const each of [strict, countedAs('done well')]) {
-    const polishGivenUp = Math.max(0, most - coverage(each));
+  const quickKit = ({ problem }: PlanningContext, seed?: readonly string[]) =>
+    kitOf(problem, chooseKit(problem, ROUGH, { seed }).choice);
+  const kept = quickKit(strict);
+  const all = countedAs('everything', true);
+  const bettered = quickKit(
+    all,
+    kept.map(({ id }) => id),
+  );
+  const givenUp = (kit: readonly Candidate[]) =>
+    Math.max(0, coverageOfKit(all.problem, bettered) - coverageOfKit(all.problem, kit));
+  for (const counts of ['rescue', 'done well'] as const) {
+    const each = counts === 'rescue' ? strict : countedAs(counts);
+    const polishGivenUp = givenUp(counts === 'rescue' ? kept : quickKit(each));
     if (polishGivenUp <= WORTH.polishGivenUp.value) return { ...each, polishGivenUp };
   }
-  return all;
+  return countedAs('everything');
 }

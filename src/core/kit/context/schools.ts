@@ -13,6 +13,8 @@ export interface PlaceRule {
 
 export type SchoolId = (typeof SCHOOL_IDS)[number];
 
+const isBought = (c: Candidate) => c.action === 'buy';
+
 const length = (c: Candidate) => c.blade?.blade.lengthMm ?? 0;
 
 const role = (c: Candidate, ...roles: string[]) => c.action === 'buy' && roles.includes(c.type?.role ?? '');
@@ -64,7 +66,7 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   'fish-counter': [
     need((c) => type(c, 'deba')),
     need((c) => type(c, 'yanagiba', 'takohiki', 'kiritsuke-yanagiba')),
-    ...Array.from({ length: 4 }, () => may((c: Candidate) => c.action === 'buy')),
+    ...Array.from({ length: 4 }, () => may(isBought)),
   ],
   'one-mid-blade': [
     need(
@@ -94,7 +96,7 @@ function openPlaces(most: number, second: Second | null, generalsOwned: number):
   return Array.from({ length: most }, (_, i) => {
     if (second === 'general' && i < 2 - generalsOwned) return need(allRound);
     if (second === 'specialist' && i >= 1 - generalsOwned) return may((c) => c.action === 'buy' && !allRound(c));
-    return may((c) => c.action === 'buy');
+    return may(isBought);
   });
 }
 

@@ -125,4 +125,14 @@ export function demandOf(
 
 /** Whether two demands are equal figure for figure. */
 export const isSameDemand = (a: Demand, b: Demand): boolean =>
-  a.columns === b.columns && JSON.stringify(a.states) === JSON.stringify(b.states);
+  a.columns === b.columns &&
+  a.states.length === b.states.length &&
+  a.states.every((state, s) => isSame(state, b.states[s]));
+
+const isSame = (a: State, b: State | undefined): boolean =>
+  b !== undefined &&
+  a.task === b.task &&
+  a.same === b.same &&
+  a.rescue === b.rescue &&
+  a.roles.length === b.roles.length &&
+  a.roles.every(({ column, weight }, r) => column === b.roles[r]?.column && weight === b.roles[r]?.weight);

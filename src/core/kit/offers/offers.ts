@@ -38,7 +38,7 @@ export function offersFor(context: PlanningContext): Offer[] {
   ];
 }
 
-const isSingle = (c: Candidate | undefined, maker: string) =>
+export const isSingle = (c: Candidate | undefined, maker: string) =>
   c?.action === 'buy' && !c.inSet && c.blade?.blade.maker === maker;
 
 const atVolumePrice = (c: Candidate, { off }: VolumeOffer) => Math.round(c.priceMinor * (1 - off));

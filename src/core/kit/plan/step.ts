@@ -8,7 +8,7 @@ import { sharpeningMinor } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
 import type { PlanningContext } from '../context/planningContext';
-import { coverageOfKit } from '../search/coverage';
+import { coverageOfKit, kitWith } from '../search/coverage';
 import { reasonsFor, takenOver } from './reasons';
 import { minutesServed } from './assignment';
 import { pointsPaid } from '../search/worth';
@@ -73,9 +73,11 @@ function runnersUp(context: PlanningContext, step: Candidate, steps: readonly Ca
   const others = steps.filter((_, i) => i !== place);
   const spent = others.reduce((sum, s) => sum + s.priceMinor, 0);
   const now = coverageOfKit(context.problem, steps);
+  const kit = kitWith(context.problem, others);
+  const without = kit.value(false);
   return context.buyable
     .filter((c) => c.id !== step.id && kindOfWork(c) === kindOfWork(step) && spent + c.priceMinor <= budgetMinor)
-    .map((c) => ({ c, costs: now - coverageOfKit(context.problem, [...others, c]) }))
+    .map((c) => ({ c, costs: now - Math.min(1, without + kit.gain(c.usefulness, false)) }))
     .sort((a, b) => a.costs - b.costs || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))
     .slice(0, SHOWN.runnersUp)
     .map(({ c, costs }) => ({

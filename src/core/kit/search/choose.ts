@@ -1,20 +1,23 @@
 import { ExactSearch, type Proof } from './exact';
-import { affordable, asserted, type Choice, type Problem } from './problem';
+import { affordable, asserted, type Choice, isSameChoice, type Problem } from './problem';
 import { Chooser } from './greedy';
 import { withRescues } from './rescuing';
+import { likeliest, partOf } from './shortlist';
 
 /** How hard to look: nodes of the exact search behind a first filling. */
 export interface Effort {
   nodes: number;
   /** Subgradient steps at the root; as many as a proof takes where it is not said. */
   rootSteps?: number;
+  /** Of how many candidates, those likeliest to better the first filling, the exact search makes its choice; all of them where it is not said. */
+  among?: number;
 }
 
 /** For plans made again by the hundred. */
 export const ROUGH: Effort = { nodes: 0 };
 
 /** Answers within a frame. */
-export const QUICK: Effort = { nodes: 20, rootSteps: 30 };
+export const QUICK: Effort = { nodes: 10, rootSteps: 20, among: 32 };
 
 export const THOROUGH: Effort = { nodes: 1000 };
 
@@ -24,19 +27,20 @@ export interface Chosen {
   worth: number;
   /** Required places the budget could not fill. */
   unmet: number;
-  /** Where a search was made, its multipliers at the root. */
+  /** Where a search was made, its multipliers at the root and, where it chose among some, which candidates. */
   multipliers?: Float64Array;
+  among?: ReadonlySet<number>;
 }
 
 /** The better of filling a start by gain and by gain for money, each exchanged until nothing improves. */
 function filledFrom(chooser: Chooser, start: Choice): Choice {
   const fill = (byMoney: boolean) => chooser.fill(new Int32Array(start), byMoney);
   const byGain = fill(false);
-  const byMoney = chooser.isLimited ? fill(true) : byGain;
-  const isSame = byMoney.every((candidate, place) => candidate === byGain[place]);
+  // what adds nothing adds nothing for its money either
+  const byMoney = chooser.isLimited && !isSameChoice(byGain, start) ? fill(true) : byGain;
   return bestOf(
     chooser,
-    (isSame ? [byGain] : [byGain, byMoney]).map((choice) => chooser.exchange(choice)),
+    (isSameChoice(byMoney, byGain) ? [byGain] : [byGain, byMoney]).map((choice) => chooser.exchange(choice)),
   );
 }
 
@@ -47,17 +51,11 @@ const bestOf = (chooser: Chooser, choices: readonly Choice[]): Choice =>
 
 const filledBefore = new WeakMap<Problem, Choice>();
 
-/**
- * A first kit, filled from nothing and from a kindred kit; `kindredOnly`: from that alone where the money reaches it. What is filled from nothing
- * is worked out once for a problem.
- */
-function filled(whole: Problem, chooser: Chooser, seed: readonly string[], kindredOnly: boolean): Choice {
-  const seeded = seed.length > 0 ? chooser.seeded(seed) : null;
-  const led = seeded && filledFrom(chooser, seeded);
-  if (led && kindredOnly) return led;
-  const plain = filledBefore.get(whole) ?? filledFrom(chooser, chooser.empty());
-  filledBefore.set(whole, plain);
-  return led ? bestOf(chooser, [plain, led]) : plain;
+/** What is filled from nothing, worked out once for a problem. */
+function filledPlainly(whole: Problem, chooser: Chooser): Choice {
+  const found = filledBefore.get(whole) ?? filledFrom(chooser, chooser.empty());
+  filledBefore.set(whole, found);
+  return found;
 }
 
 /** What is known before a kit is chosen. */
@@ -79,9 +77,22 @@ export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], be
     return asserted(problem, { choice, worth: chooser.worth(choice), unmet });
   };
   if (proof) return told(proof.choice);
-  const first = filled(whole, chooser, seed, effort.nodes === 0);
-  if (effort.nodes === 0) return told(first);
-  const search = new ExactSearch(problem, first, beside?.multipliers, beside?.worth, effort.rootSteps);
+  const kindred = seed.length > 0 ? chooser.seeded(seed) : null;
+  if (effort.nodes === 0) return told(kindred ? filledFrom(chooser, kindred) : filledPlainly(whole, chooser));
+  const known = filledBefore.get(whole);
+  const among = likeliest(
+    problem,
+    chooser,
+    known ?? chooser.exchange(chooser.fill(chooser.empty(), false)),
+    effort.among ?? Infinity,
+  );
+  const part = partOf(problem, (i) => among.has(i) || (kindred?.includes(i) ?? false));
+  const within = new Chooser(part.problem);
+  const first = bestOf(within, [
+    known ? part.inPart(known) : filledFrom(within, within.empty()),
+    ...(kindred ? [filledFrom(within, part.inPart(kindred))] : []),
+  ]);
+  const search = new ExactSearch(part.problem, first, beside?.multipliers, beside?.worth, effort.rootSteps);
   search.step(effort.nodes);
-  return { ...told(search.proof().choice), multipliers: search.rootMultipliers };
+  return { ...told(part.inWhole(search.proof().choice)), multipliers: search.rootMultipliers, among };
 }

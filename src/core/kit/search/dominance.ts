@@ -1,6 +1,7 @@
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
-import { type MoneyScale, costOf, surchargeOf } from './worth';
+import { paidFor } from './paid';
+import { type MoneyScale, costOf } from './worth';
 
 /** Slack where figures are summed. */
 const SAME_SUM = 1e-9;
@@ -21,8 +22,14 @@ const known = new WeakMap<readonly Candidate[], Compared>();
 
 function strongestColumn(row: Float64Array, mean: Float64Array): number {
   let best = 0;
-  for (let t = 1; t < row.length; t++)
-    if ((row[t] ?? 0) - (mean[t] ?? 0) > (row[best] ?? 0) - (mean[best] ?? 0)) best = t;
+  let most = -Infinity;
+  for (let t = 0; t < row.length; t++) {
+    const above = (row[t] ?? 0) - (mean[t] ?? 0);
+    if (above > most) {
+      most = above;
+      best = t;
+    }
+  }
   return best;
 }
 
@@ -34,11 +41,15 @@ function compared(candidates: readonly Candidate[]): Compared {
   const sums = new Float64Array(rows.length);
   const mean = new Float64Array(rows[0]?.length ?? 0);
   rows.forEach((row, i) => {
+    let sum = 0;
     for (let t = 0; t < row.length; t++) {
-      sums[i] = (sums[i] ?? 0) + (row[t] ?? 0);
-      mean[t] = (mean[t] ?? 0) + (row[t] ?? 0) / rows.length;
+      const figure = row[t] ?? 0;
+      sum += figure;
+      mean[t] = (mean[t] ?? 0) + figure;
     }
+    sums[i] = sum;
   });
+  for (let t = 0; t < mean.length; t++) mean[t] = (mean[t] ?? 0) / rows.length;
   const found = {
     rows,
     sums,
@@ -76,29 +87,44 @@ export function withoutDominated(
 ): Candidate[] {
   const list = compared(candidates);
   const { sums, bySum } = list;
-  const of = (figure: (c: Candidate, i: number) => number) => new Float64Array(candidates.map(figure));
-  const price = of((c) => c.priceMinor);
-  const cost = of((c) => costOf(c, scale));
-  const least = of(lowest);
-  const leastCost = of((c, i) => (least[i] === price[i] ? (cost[i] ?? 0) : costOf(c, scale, least[i])));
-  const extra = of((c, i) => surchargeOf(c, cost[i] ?? 0, scale));
-  const kinds = candidates.map(kindOfWork);
-  const beats = (a: number, b: number): boolean => {
-    const paid = cost[a] ?? 0;
+  const { prices: price, costs: cost, surcharges: extra } = paidFor(candidates, scale);
+  const least = new Float64Array(candidates.map(lowest));
+  const leastCost = new Float64Array(
+    candidates.map((c, i) => (least[i] === price[i] ? (cost[i] ?? 0) : costOf(c, scale, least[i]))),
+  );
+  const kinds = numbered(candidates.map(kindOfWork));
+  const pricesInOrder = new Float64Array(bySum.length).map((_, k) => price[bySum[k] ?? 0] ?? 0);
+  const costsInOrder = new Float64Array(bySum.length).map((_, k) => cost[bySum[k] ?? 0] ?? 0);
+  const isBeaten = (b: number): boolean => {
+    const lowestPrice = least[b] ?? 0;
     const otherPaid = leastCost[b] ?? 0;
-    if ((price[a] ?? 0) > (least[b] ?? 0) || paid > otherPaid) return false;
-    // beside one of its own kind it costs more, where the other might not
-    if (kinds[a] !== kinds[b] && paid + (extra[a] ?? 0) > otherPaid) return false;
-    if (!isNowhereLess(list, a, b)) return false;
-    const isCheaper = (price[a] ?? 0) < (least[b] ?? 0) || paid < otherPaid;
-    return isCheaper || (candidates[a]?.id ?? '') < (candidates[b]?.id ?? '') || !isNowhereLess(list, b, a);
-  };
-  return candidates.filter((_, b) => {
-    for (const a of bySum) {
+    const enough = (sums[b] ?? 0) - SAME_SUM;
+    for (let k = 0; k < bySum.length; k++) {
+      const paid = costsInOrder[k] ?? 0;
+      if (paid > otherPaid || (pricesInOrder[k] ?? 0) > lowestPrice) continue;
+      const a = bySum[k] ?? 0;
       // who is worth less altogether is beaten somewhere
-      if ((sums[a] ?? 0) < (sums[b] ?? 0) - SAME_SUM) return true;
-      if (a !== b && beats(a, b)) return false;
+      if ((sums[a] ?? 0) < enough) return false;
+      if (a === b) continue;
+      // beside one of its own kind it costs more, where the other might not
+      if (kinds[a] !== kinds[b] && paid + (extra[a] ?? 0) > otherPaid) continue;
+      if (!isNowhereLess(list, a, b)) continue;
+      const isCheaper = (price[a] ?? 0) < lowestPrice || paid < otherPaid;
+      if (isCheaper || (candidates[a]?.id ?? '') < (candidates[b]?.id ?? '') || !isNowhereLess(list, b, a)) return true;
     }
-    return true;
-  });
+    return false;
+  };
+  return candidates.filter((_, b) => !isBeaten(b));
+}
+
+/** Texts by number: equal ones have the same. */
+function numbered(texts: readonly string[]): Int32Array {
+  const numbers = new Map<string, number>();
+  return new Int32Array(
+    texts.map((text) => {
+      const number = numbers.get(text) ?? numbers.size;
+      numbers.set(text, number);
+      return number;
+    }),
+  );
 }

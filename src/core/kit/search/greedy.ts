@@ -1,5 +1,5 @@
 import type { Candidate } from '../candidates/candidate';
-import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
+import { type Paid, paidFor, paidForKit } from './paid';
 import { KitValue, filledKit } from './value';
 import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
 
@@ -22,31 +22,26 @@ interface Best {
   net: number;
 }
 
+const NO_ROW = new Float64Array();
+
 export const countedRows = ({ counted }: Candidate) => counted;
 
 export class Chooser {
   private readonly kit: KitValue;
   /** For what is only tried beside it. */
   private readonly spare: KitValue;
-  private readonly prices: Float64Array;
-  private readonly costs: Float64Array;
-  private readonly surcharges: Float64Array;
-  private readonly kinds: (string | null)[];
-  /** Kinds of work by number, −1 for none, and the largest surcharge of each in the choice at hand. */
-  private readonly kindOf: Int32Array;
+  private readonly paid: Paid;
+  private readonly rows: readonly Float64Array[];
+  /** By kind of piece the largest surcharge in the choice at hand. */
   private readonly beside: Float64Array;
 
   constructor(private readonly problem: Problem) {
     const { candidates, scale, demand } = problem;
     this.kit = new KitValue(demand);
     this.spare = new KitValue(demand);
-    this.prices = new Float64Array(candidates.map((c) => c.priceMinor));
-    this.costs = new Float64Array(candidates.map((c) => costOf(c, scale)));
-    this.kinds = candidates.map(pieceKind);
-    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, scale)));
-    const numbers = new Map([...new Set(this.kinds)].map((kind, k) => [kind, k]));
-    this.kindOf = new Int32Array(this.kinds.map((kind) => (kind === null ? -1 : (numbers.get(kind) ?? -1))));
-    this.beside = new Float64Array(numbers.size);
+    this.paid = paidFor(candidates, scale);
+    this.rows = candidates.map(countedRows);
+    this.beside = new Float64Array(this.paid.kindCount);
   }
 
   /** Whether there is a ceiling: without one nothing is gained by looking for the most for the money. */
@@ -72,7 +67,7 @@ export class Chooser {
 
   /** What a choice is paid, coverage. */
   cost(choice: Choice): number {
-    return costOfKit(choice, this.costs, this.kinds, this.surcharges);
+    return paidForKit(this.paid, choice);
   }
 
   /** Worth of a choice: what it covers less what it is paid. */
@@ -99,51 +94,59 @@ export class Chooser {
 
   /** Notes what second pieces cost beside a choice without one of its places. */
   private standBeside(choice: Choice, except: number): void {
-    const { beside, kindOf, surcharges } = this;
+    const { beside } = this;
+    const { kinds, surcharges } = this.paid;
     beside.fill(0);
     for (let p = 0; p < choice.length; p++) {
       const other = p === except ? -1 : (choice[p] ?? -1);
-      const kind = other < 0 ? -1 : (kindOf[other] ?? -1);
+      const kind = other < 0 ? -1 : (kinds[other] ?? -1);
       if (kind >= 0) beside[kind] = Math.max(beside[kind] ?? 0, surcharges[other] ?? 0);
     }
   }
 
   /** What a candidate would cost beside the choice last noted, coverage: a little more where its kind is there already. */
   private costOfOne(index: number): number {
-    const kind = this.kindOf[index] ?? -1;
-    const extra = kind < 0 ? 0 : Math.min(this.surcharges[index] ?? 0, this.beside[kind] ?? 0);
-    return (this.costs[index] ?? 0) + extra;
+    const { costs, kinds, surcharges } = this.paid;
+    const kind = kinds[index] ?? -1;
+    const extra = kind < 0 ? 0 : Math.min(surcharges[index] ?? 0, this.beside[kind] ?? 0);
+    return (costs[index] ?? 0) + extra;
   }
 
   /** The best filling of one place beside the rest. */
-  private bestFor(choice: Choice, place: number, { kit, room, byMoney, most }: Look): Best {
-    const { candidates, places, scale } = this.problem;
-    const fits = places[place]?.fits ?? [];
+  private bestFor(choice: Choice, place: number, look: Look): Best {
+    const fits = this.problem.places[place]?.fits ?? [];
+    const { most, room } = look;
+    const { prices } = this.paid;
     const best: Best = { index: -1, worth: -Infinity, net: -Infinity };
     this.standBeside(choice, place);
-    const look = (index: number) => {
-      const price = this.prices[index] ?? 0;
-      const c = candidates[index];
-      if (!c || price > room || (most[index] ?? 0) < best.worth) return;
-      const cost = this.costOfOne(index);
-      let gain = kit.gain(c.counted);
-      if (c.owned !== null) {
-        // putting right adds at most what the knife would add beside its dull self
-        if (gain - cost <= 0) return;
-        gain = this.careGain(choice, place, index, kit);
-      }
-      const net = gain - cost;
-      const worth = byMoney ? net / (price + scale.keepMinor) : net;
-      if (c.owned === null) most[index] = worth;
-      if (worth < best.worth || (worth === best.worth && index > best.index)) return;
-      best.index = index;
-      best.worth = worth;
-      best.net = net;
-    };
     // the likeliest first: it spares a look at most others
-    look(fits.reduce((lead, i) => ((most[i] ?? 0) > (most[lead] ?? -Infinity) ? i : lead), -1));
-    for (const index of fits) if (index !== best.index) look(index);
+    let lead = fits[0] ?? -1;
+    for (const index of fits) if ((most[index] ?? 0) > (most[lead] ?? 0)) lead = index;
+    if ((prices[lead] ?? Infinity) <= room) this.look(choice, place, lead, look, best);
+    for (const index of fits)
+      if (index !== lead && (prices[index] ?? 0) <= room && (most[index] ?? 0) >= best.worth)
+        this.look(choice, place, index, look, best);
     return best;
+  }
+
+  /** Takes a candidate for the best filling of a place where it is. */
+  private look(choice: Choice, place: number, index: number, { kit, byMoney, most }: Look, best: Best): void {
+    const { candidates, scale } = this.problem;
+    const isPutRight = candidates[index]?.owned !== null;
+    const cost = this.costOfOne(index);
+    let gain = kit.gain(this.rows[index] ?? NO_ROW);
+    if (isPutRight) {
+      // putting right adds at most what the knife would add beside its dull self
+      if (gain - cost <= 0) return;
+      gain = this.careGain(choice, place, index, kit);
+    }
+    const net = gain - cost;
+    const worth = byMoney ? net / ((this.paid.prices[index] ?? 0) + scale.keepMinor) : net;
+    if (!isPutRight) most[index] = worth;
+    if (worth < best.worth || (worth === best.worth && index > best.index)) return;
+    best.index = index;
+    best.worth = worth;
+    best.net = net;
   }
 
   /** What putting an owned knife right adds to what is in the kit. */
@@ -195,6 +198,8 @@ export class Chooser {
   /** Exchanges, empties or fills one place at a time while worth rises. */
   exchange(choice: Choice): Choice {
     const { candidates, budgetMinor, places } = this.problem;
+    const { costs } = this.paid;
+    const most = new Float64Array(candidates.length);
     let beside: Float64Array | null = null;
     for (let moved = true; moved;) {
       moved = false;
@@ -214,10 +219,10 @@ export class Chooser {
         const gain = stands ? this.gainOf(stands, choice, p, now, kit) : 0;
         const nowNet = gain - paid;
         // beside the rest a candidate adds at most what it adds to the whole and what the one that stands here adds
-        const most = gains.map((g, i) => {
-          const net = g + gain - (this.costs[i] ?? 0);
-          return net > nowNet ? net : -Infinity;
-        });
+        for (let i = 0; i < most.length; i++) {
+          const net = (gains[i] ?? 0) + gain - (costs[i] ?? 0);
+          most[i] = net > nowNet ? net : -Infinity;
+        }
         const best = this.bestFor(choice, p, { kit, room, byMoney: false, most });
         const emptied = !place.required && now >= 0 && nowNet < -EPSILON && best.net <= EPSILON;
         const better =
@@ -234,6 +239,45 @@ export class Chooser {
       }
     }
     return choice;
+  }
+
+  /**
+   * What each candidate changes in the worth of a choice at best: in an empty place, or in the stead of one of its pieces. Money it lacks counts as
+   * much as the choice makes of its money where it makes least.
+   */
+  exchanged(choice: Choice): Float64Array {
+    const { budgetMinor, places } = this.problem;
+    const { prices } = this.paid;
+    const spent = this.price(choice);
+    const filled = [...choice.keys()].filter((p) => (choice[p] ?? -1) >= 0);
+    const lost = filled.map((p) => {
+      const stands = choice[p] ?? -1;
+      const kit = this.load(choice, p, this.spare);
+      this.standBeside(choice, p);
+      return kit.gain(this.rows[stands] ?? NO_ROW) - this.costOfOne(stands);
+    });
+    const ofMoney = filled.reduce(
+      (least, p, k) => Math.min(least, Math.max(0, lost[k] ?? 0) / Math.max(1, prices[choice[p] ?? -1] ?? 0)),
+      Infinity,
+    );
+    const best = new Float64Array(this.rows.length).fill(-Infinity);
+    const open = new Set(places.flatMap(({ fits }, p) => ((choice[p] ?? -1) < 0 ? [fits] : [])));
+    const addable = new Set([...open].flatMap((fits) => fits));
+    [-1, ...filled].forEach((p, k) => {
+      const place = places[p];
+      const fits = new Set([...(place?.fits ?? []), ...(place?.required ? [] : addable)]);
+      const kit = this.load(choice, p);
+      this.standBeside(choice, p);
+      const room = budgetMinor - spent + (prices[choice[p] ?? -1] ?? 0);
+      const before = lost[k - 1] ?? 0;
+      for (const i of fits) {
+        const lacking = Math.max(0, (prices[i] ?? 0) - room);
+        const worth =
+          kit.gain(this.rows[i] ?? NO_ROW) - this.costOfOne(i) - before - (lacking > 0 ? lacking * ofMoney : 0);
+        best[i] = Math.max(best[i] ?? 0, worth);
+      }
+    });
+    return best;
   }
 
   /** A kindred kit, given by candidates, in its places; null where the money does not reach it. */

@@ -24,6 +24,9 @@ export interface Problem {
 /** Candidate index per place, −1 for an empty place. */
 export type Choice = Int32Array;
 
+/** Whether two choices of a problem are the same place for place. */
+export const isSameChoice = (a: Choice, b: Choice): boolean => a.every((candidate, place) => candidate === b[place]);
+
 /** Values closer than this are equal. */
 export const EPSILON = 1e-9;
 
@@ -42,7 +45,7 @@ export function affordable(problem: Problem): { problem: Problem; unmet: number 
       .sort((a, b) => b.low - a.low || b.p - a.p);
     const [worst] = required;
     if (!worst || required.reduce((sum, { low }) => sum + low, 0) <= problem.budgetMinor)
-      return { problem: { ...problem, places }, unmet };
+      return { problem: unmet === 0 ? problem : { ...problem, places }, unmet };
     places[worst.p] = { ...worst.place, required: false };
   }
 }

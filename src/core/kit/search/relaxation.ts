@@ -3,7 +3,7 @@ import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './role
 import { type PlaceClass, classesOf } from './placeClasses';
 import { SecondPieces } from './secondPieces';
 import { KitValue, filledKit } from './value';
-import { costOf, costOfKit, pieceKind, surchargeOf } from './worth';
+import { type Paid, paidFor, paidForKit } from './paid';
 
 /** How far the multiplier of money moves beside those of tasks, whose weights sum to 1. */
 const MONEY_SCALE = 0.5;
@@ -75,9 +75,8 @@ export class Relaxation {
   private readonly roles: Roles;
   /** Every candidate as it serves the roles. */
   private readonly rows: readonly InRoles[];
-  private readonly costs: Float64Array;
-  private readonly surcharges: Float64Array;
-  private readonly kinds: (string | null)[];
+  private readonly paid: Paid;
+  /** Shares of the budget. */
   private readonly prices: Float64Array;
   readonly classes: PlaceClass[];
   private readonly already: Float64Array[];
@@ -104,9 +103,7 @@ export class Relaxation {
     const R = weights.length;
     this.kit = new KitValue(demand);
     this.rows = candidates.map((c) => inRoles(this.roles, c.counted));
-    this.costs = new Float64Array(candidates.map((c) => costOf(c, problem.scale)));
-    this.kinds = candidates.map(pieceKind);
-    this.surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, this.costs[i] ?? 0, problem.scale)));
+    this.paid = paidFor(candidates, problem.scale);
     this.already = [...problem.owned.map((o) => o.usefulness), ...problem.given].map(
       (row) => inRoles(this.roles, row).figures,
     );
@@ -120,7 +117,7 @@ export class Relaxation {
     this.scale = new Float64Array([...weights, MONEY_SCALE]);
     this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
-    this.seconds = new SecondPieces(this.kinds, this.surcharges);
+    this.seconds = new SecondPieces(this.paid);
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -195,8 +192,10 @@ export class Relaxation {
 
   /** What taken candidates cost, coverage. */
   private costOfTaken(taken: readonly { candidate: number }[]): number {
-    const indices = taken.map(({ candidate }) => candidate);
-    return costOfKit(indices, this.costs, this.kinds, this.surcharges);
+    return paidForKit(
+      this.paid,
+      taken.map(({ candidate }) => candidate),
+    );
   }
 
   /** A role's price is about what its next server in a good kit is worth: taking its best away would cost the difference. */
@@ -303,12 +302,13 @@ export class Relaxation {
   /** What each open candidate is worth at some multipliers, as the first of its kind and as each further copy. */
   private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
     const { rows, prices, copies } = this;
+    const { costs } = this.paid;
     const byCopy = new Float64Array(copies);
     for (const list of node.open) {
       this.work += list.length * this.roles.weights.length;
       for (const i of list) {
         worthInRoles(this.roles, rows[i] ?? NOTHING, multipliers, byCopy);
-        const cost = nu * (prices[i] ?? 0) + (this.costs[i] ?? 0);
+        const cost = nu * (prices[i] ?? 0) + (costs[i] ?? 0);
         const had = counted.get(i) ?? 0;
         for (let c = 0; c < copies; c++) {
           const copy = this.worthAgain[c];

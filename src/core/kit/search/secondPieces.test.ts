@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { SecondPieces } from './secondPieces';
-import { costOfKit } from './worth';
+import { paidForKit } from './paid';
 
 const piece = fc.record({
-  kind: fc.constantFrom('general', 'small', 'slicer', null),
+  kind: fc.constantFrom(0, 1, 2, -1),
   surcharge: fc.constantFrom(0, 0.015, 0.03),
   worth: fc.double({ min: -0.05, max: 0.1, noNaN: true }),
 });
@@ -20,18 +20,18 @@ test('what pieces are let come to is never less than any choice of them truly is
       fc.integer({ min: 1, max: 4 }),
       (open, taken, places) => {
         const all = [...taken, ...open];
-        const kinds = all.map(({ kind }) => kind);
-        const surcharges = new Float64Array(all.map(({ kind, surcharge }) => (kind === null ? 0 : surcharge)));
+        const kinds = new Int32Array(all.map(({ kind }) => kind));
+        const surcharges = new Float64Array(all.map(({ kind, surcharge }) => (kind < 0 ? 0 : surcharge)));
         const worth = new Float64Array(all.map((each) => each.worth));
         const here = open.map((_, i) => taken.length + i);
-        const seconds = new SecondPieces(kinds, surcharges);
+        const seconds = new SecondPieces({ kinds, surcharges, kindCount: 3 });
         seconds.lay(
           taken.map((_, candidate) => ({ candidate })),
           here,
           worth,
         );
-        const nothing = new Float64Array(all.length);
-        const paidFor = (kit: readonly number[]) => costOfKit(kit, nothing, kinds, surcharges);
+        const costs = new Float64Array(all.length);
+        const paidFor = (kit: readonly number[]) => paidForKit({ costs, kinds, surcharges }, kit);
         const before = paidFor(taken.map((_, i) => i));
         const truly = (some: readonly number[]) =>
           some.reduce((sum, i) => sum + (worth[i] ?? 0), 0) - (paidFor([...taken.map((_, i) => i), ...some]) - before);
@@ -51,10 +51,10 @@ test('what pieces are let come to is never less than any choice of them truly is
 });
 
 test('of a kind the likeliest is spared, and whatever comes beside one that is taken pays', () => {
-  const kinds = ['small', 'small', 'general', null];
+  const kinds = new Int32Array([0, 0, 1, -1]);
   const surcharges = new Float64Array([0.015, 0.015, 0.03, 0]);
   const worth = new Float64Array([0.05, 0.04, 0.02, 0.01]);
-  const seconds = new SecondPieces(kinds, surcharges);
+  const seconds = new SecondPieces({ kinds, surcharges, kindCount: 2 });
   const each = (taken: { candidate: number }[], open: number[]) => {
     seconds.lay(taken, open, worth);
     return open.map((i) => seconds.asChosen(i, worth[i] ?? 0));

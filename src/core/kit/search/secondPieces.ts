@@ -1,3 +1,5 @@
+import type { Paid } from './paid';
+
 /**
  * What second pieces of a kind of work cost while a class of places is filled at some multipliers. Where none of a kind is taken yet, one of those
  * chosen will be spared: at best the one whose worth without that cost is largest, or, beside it, one whose cost is larger still.
@@ -15,20 +17,16 @@ export class SecondPieces {
   private readonly firsts: Int32Array;
   private readonly nexts: Int32Array;
 
-  /** By candidate: its kind, and what it costs beyond its price as a second piece, coverage. */
-  constructor(
-    kinds: readonly (string | null)[],
-    private readonly surcharges: Float64Array,
-  ) {
-    const numbers = new Map([...new Set(kinds.filter((kind) => kind !== null))].map((kind, k) => [kind, k]));
+  private readonly surcharges: Float64Array;
+
+  constructor({ kinds, surcharges, kindCount }: Pick<Paid, 'kinds' | 'surcharges' | 'kindCount'>) {
     this.pays = new Float64Array(kinds.length);
-    this.kindOf = new Int32Array(
-      kinds.map((kind, i) => ((surcharges[i] ?? 0) > 0 && kind !== null ? (numbers.get(kind) ?? -1) : -1)),
-    );
-    this.levels = new Float64Array(numbers.size);
-    this.largest = new Float64Array(numbers.size);
-    this.firsts = new Int32Array(numbers.size);
-    this.nexts = new Int32Array(numbers.size);
+    this.kindOf = kinds;
+    this.surcharges = surcharges;
+    this.levels = new Float64Array(kindCount);
+    this.largest = new Float64Array(kindCount);
+    this.firsts = new Int32Array(kindCount);
+    this.nexts = new Int32Array(kindCount);
   }
 
   /** Works out who pays and who is spared, beside what is taken, of what is open for a class at some worths. */

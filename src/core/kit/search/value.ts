@@ -1,33 +1,56 @@
-import type { Demand, Role } from '../demand/types';
+import type { Demand, Role, State } from '../demand/types';
 import { Meetings } from './meetings';
 
-/** A demand as flat arrays: worked out once. */
-interface Layout {
-  /** Of the states whose roles read one column: that column, the first of their roles, and whether they are rescues. */
+/** States of one role each, or the first or second roles of states with two. */
+interface Roles {
   columns: Int32Array;
-  starts: Int32Array;
-  isRescue: Uint8Array;
-  /** Weight of each of their roles. */
   weights: Float64Array;
+}
+
+/** A demand as flat arrays, worked out once: its states by how many roles they have. */
+interface Layout {
+  singles: Roles & { isRescue: Uint8Array };
+  /** States of two roles that read one column, nearly all; `apart`: how much more the first weighs than the second. */
+  pairs: Roles & { seconds: Float64Array; apart: Float64Array };
+  /** States of more roles that read one column: where the roles of each begin, and their weights. */
+  crowds: Roles & { starts: Int32Array };
   /** Roles of the states of people of different hands. */
   meetings: readonly (readonly Role[])[];
 }
 
 const layouts = new WeakMap<Demand, Layout>();
 
+/** A demand says in its states which of them are alike; rescues have one role. */
 function layoutOf(demand: Demand): Layout {
   const before = layouts.get(demand);
   if (before) return before;
-  const { states } = demand;
-  const same = states.filter((state) => state.same);
-  const starts = new Int32Array(same.length + 1);
-  same.forEach(({ roles }, s) => (starts[s + 1] = (starts[s] ?? 0) + roles.length));
+  const same = demand.states.filter((state) => state.same);
+  const withRoles = (isSo: (many: number) => boolean) => same.filter(({ roles }) => isSo(roles.length));
+  const columnsOf = (states: readonly State[]) => new Int32Array(states.map(({ roles }) => roles[0]?.column ?? 0));
+  const weightsOf = (states: readonly State[], k: number) =>
+    new Float64Array(states.map(({ roles }) => roles[k]?.weight ?? 0));
+  const [one, two, more] = [
+    withRoles((many) => many < 2),
+    withRoles((many) => many === 2),
+    withRoles((many) => many > 2),
+  ];
+  const starts = new Int32Array(more.length + 1);
+  more.forEach(({ roles }, s) => (starts[s + 1] = (starts[s] ?? 0) + roles.length));
+  const seconds = weightsOf(two, 1);
+  const apart = weightsOf(two, 0).map((weight, s) => weight - (seconds[s] ?? 0));
   const layout: Layout = {
-    columns: new Int32Array(same.map(({ roles }) => roles[0]?.column ?? 0)),
-    starts,
-    isRescue: new Uint8Array(same.map(({ rescue }) => Number(rescue))),
-    weights: new Float64Array(same.flatMap(({ roles }) => roles.map((role) => role.weight))),
-    meetings: states.flatMap((state) => (state.same ? [] : [state.roles])),
+    singles: {
+      columns: columnsOf(one),
+      weights: weightsOf(one, 0),
+      isRescue: new Uint8Array(one.map(({ rescue }) => Number(rescue))),
+    },
+    pairs: { columns: columnsOf(two), weights: weightsOf(two, 0), seconds, apart },
+    crowds: {
+      columns: columnsOf(more),
+      weights: new Float64Array(more.flatMap(({ roles }) => roles.map((role) => role.weight))),
+      starts,
+    },
+    meetings: demand.states.flatMap((state) => (state.same ? [] : [state.roles])),
   };
   layouts.set(demand, layout);
   return layout;
@@ -38,36 +61,49 @@ function layoutOf(demand: Demand): Layout {
  * the set of rows.
  */
 export class KitValue {
-  private readonly columns: Int32Array;
-  private readonly starts: Int32Array;
-  private readonly isRescue: Uint8Array;
-  private readonly weights: Float64Array;
+  private readonly layout: Layout;
   private readonly meetings: Meetings;
-  /** By role: the figure of the row that serves it. */
+  /** The figures of the rows that serve, by role: of states with one, first and second of those with two, and of the others. */
+  private readonly only: Float64Array;
+  private readonly best: Float64Array;
+  private readonly next: Float64Array;
   private readonly tops: Float64Array;
 
   constructor(demand: Demand) {
-    const { columns, starts, isRescue, weights, meetings } = layoutOf(demand);
-    this.columns = columns;
-    this.starts = starts;
-    this.isRescue = isRescue;
-    this.weights = weights;
+    this.layout = layoutOf(demand);
+    const { singles, pairs, crowds, meetings } = this.layout;
     this.meetings = new Meetings(meetings);
-    this.tops = new Float64Array(weights.length);
+    this.only = new Float64Array(singles.weights.length);
+    this.best = new Float64Array(pairs.weights.length);
+    this.next = new Float64Array(pairs.weights.length);
+    this.tops = new Float64Array(crowds.weights.length);
   }
 
   clear(): this {
+    this.only.fill(0);
+    this.best.fill(0);
+    this.next.fill(0);
     this.tops.fill(0);
     this.meetings.clear();
     return this;
   }
 
   add(row: Float64Array): this {
-    const { tops, starts, columns } = this;
-    for (let s = 0; s < columns.length; s++) {
-      let f = row[columns[s] ?? 0] ?? 0;
-      const end = starts[s + 1] ?? 0;
-      for (let k = starts[s] ?? 0; k < end && f > 0; k++) {
+    const { only, best, next, tops } = this;
+    const { singles, pairs, crowds } = this.layout;
+    for (let s = 0; s < only.length; s++) only[s] = Math.max(only[s] ?? 0, row[singles.columns[s] ?? 0] ?? 0);
+    for (let s = 0; s < best.length; s++) {
+      const f = row[pairs.columns[s] ?? 0] ?? 0;
+      const first = best[s] ?? 0;
+      if (f > first) {
+        next[s] = first;
+        best[s] = f;
+      } else if (f > (next[s] ?? 0)) next[s] = f;
+    }
+    for (let s = 0; s < crowds.columns.length; s++) {
+      let f = row[crowds.columns[s] ?? 0] ?? 0;
+      const end = crowds.starts[s + 1] ?? 0;
+      for (let k = crowds.starts[s] ?? 0; k < end && f > 0; k++) {
         const here = tops[k] ?? 0;
         if (f > here) {
           tops[k] = f;
@@ -81,34 +117,49 @@ export class KitValue {
 
   /** Worth of the rows added so far; `rescues`: with what rescued work weighs in the choice. */
   value(rescues = true): number {
-    const { tops, starts, weights, isRescue } = this;
+    const { only, best, next, tops } = this;
+    const { singles, pairs, crowds } = this.layout;
     let sum = 0;
-    for (let s = 0; s < isRescue.length; s++) {
-      if (!rescues && isRescue[s] === 1) continue;
-      const end = starts[s + 1] ?? 0;
-      for (let k = starts[s] ?? 0; k < end; k++) sum += (weights[k] ?? 0) * (tops[k] ?? 0);
-    }
+    for (let s = 0; s < only.length; s++)
+      if (rescues || singles.isRescue[s] === 0) sum += (singles.weights[s] ?? 0) * (only[s] ?? 0);
+    for (let s = 0; s < best.length; s++)
+      sum += (pairs.weights[s] ?? 0) * (best[s] ?? 0) + (pairs.seconds[s] ?? 0) * (next[s] ?? 0);
+    for (let k = 0; k < tops.length; k++) sum += (crowds.weights[k] ?? 0) * (tops[k] ?? 0);
     return sum + this.meetings.value();
   }
 
-  /** How much one more row would add. */
-  gain(row: Float64Array): number {
-    const { tops, starts, columns, weights } = this;
+  /** How much one more row would add; `rescues` as for the value. */
+  gain(row: Float64Array, rescues = true): number {
+    const { only, best, next } = this;
+    const { singles, pairs } = this.layout;
+    let sum = 0;
+    for (let s = 0; s < only.length; s++) {
+      if (!rescues && singles.isRescue[s] === 1) continue;
+      const above = (row[singles.columns[s] ?? 0] ?? 0) - (only[s] ?? 0);
+      sum += (singles.weights[s] ?? 0) * (above + Math.abs(above));
+    }
+    const { columns, apart, seconds } = pairs;
+    for (let s = 0; s < columns.length; s++) {
+      const f = row[columns[s] ?? 0] ?? 0;
+      // without branches, as which of them a figure beats is anybody's guess: d + |d| is twice what it is above
+      const aboveFirst = f - (best[s] ?? 0);
+      const aboveSecond = f - (next[s] ?? 0);
+      sum +=
+        (apart[s] ?? 0) * (aboveFirst + Math.abs(aboveFirst)) +
+        (seconds[s] ?? 0) * (aboveSecond + Math.abs(aboveSecond));
+    }
+    return sum / 2 + this.gainOfCrowds(row) + this.meetings.gain(row);
+  }
+
+  /** How much one more row would add in the states of more than two roles. */
+  private gainOfCrowds(row: Float64Array): number {
+    const { tops } = this;
+    const { columns, starts, weights } = this.layout.crowds;
     let sum = 0;
     for (let s = 0; s < columns.length; s++) {
       let f = row[columns[s] ?? 0] ?? 0;
       const end = starts[s + 1] ?? 0;
-      const last = tops[end - 1] ?? 0;
-      if (f <= last) continue;
-      const start = starts[s] ?? 0;
-      if (end - start === 2) {
-        const top = tops[start] ?? 0;
-        const moved = f > top ? top : f;
-        if (f > top) sum += (weights[start] ?? 0) * (f - top);
-        sum += (weights[start + 1] ?? 0) * (moved - last);
-        continue;
-      }
-      for (let k = start; k < end; k++) {
+      for (let k = starts[s] ?? 0; k < end; k++) {
         const here = tops[k] ?? 0;
         if (f > here) {
           sum += (weights[k] ?? 0) * (f - here);
@@ -116,7 +167,7 @@ export class KitValue {
         }
       }
     }
-    return sum + this.meetings.gain(row);
+    return sum;
   }
 }
 

@@ -93,28 +93,3 @@ export function pointsPaid(steps: readonly Candidate[], { pointMinor, keepMinor 
 
 /** The price of a point as the decimal amount a plan tells. */
 export const pointPrice = ({ pointMinor }: MoneyScale, currency: string): number => fromMinor(pointMinor, currency);
-
-/**
- * What a kit is paid, coverage: the costs of its candidates (by index, −1 for none) and what second pieces of their kinds cost beyond, one of
- * each kind, that with the largest, spared.
- */
-export function costOfKit(
-  kit: Iterable<number>,
-  costs: Float64Array,
-  kinds: readonly (string | null)[],
-  surcharges: Float64Array,
-): number {
-  let sum = 0;
-  const byKind = new Map<string, { sum: number; most: number }>();
-  for (const index of kit) {
-    if (index < 0) continue;
-    sum += costs[index] ?? 0;
-    const kind = kinds[index];
-    const extra = surcharges[index] ?? 0;
-    if (!kind || extra <= 0) continue;
-    const known = byKind.get(kind) ?? { sum: 0, most: 0 };
-    byKind.set(kind, { sum: known.sum + extra, most: Math.max(known.most, extra) });
-  }
-  for (const extra of byKind.values()) sum += extra.sum - extra.most;
-  return sum;
-}

@@ -1,0 +1,62 @@
+import type { Chooser } from './greedy';
+import { type Choice, isSameChoice, type Problem } from './problem';
+
+/** A problem with only some of its candidates. */
+export interface Part {
+  problem: Problem;
+  /** A choice of the whole problem in this one: what is missing here stays empty. */
+  inPart: (choice: Choice) => Choice;
+  /** A choice of this problem in the whole one. */
+  inWhole: (choice: Choice) => Choice;
+}
+
+/** Most candidates of one type that are likeliest: others bring something else. */
+const OF_A_TYPE = 4;
+
+const known = new WeakMap<Problem, { choice: Choice; worth: Float64Array }>();
+
+/** {@link Chooser.exchanged}, worked out once for the choice of a problem last asked for. */
+export function exchangesFor(problem: Problem, chooser: Chooser, choice: Choice): Float64Array {
+  const before = known.get(problem);
+  if (before && isSameChoice(before.choice, choice)) return before.worth;
+  const worth = chooser.exchanged(choice);
+  known.set(problem, { choice: choice.slice(), worth });
+  return worth;
+}
+
+/** The candidates, by index, that lose a kit least by the one exchange that brings them in: so many, and what is in the kit. */
+export function likeliest(problem: Problem, chooser: Chooser, choice: Choice, many: number): ReadonlySet<number> {
+  const worth = exchangesFor(problem, chooser, choice);
+  const inOrder = [...worth.keys()].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
+  const ofType = new Map<unknown, number>();
+  const isOneMore = (i: number): boolean => {
+    const type = problem.candidates[i]?.type ?? i;
+    const had = ofType.get(type) ?? 0;
+    ofType.set(type, had + 1);
+    return had < OF_A_TYPE;
+  };
+  return new Set([...inOrder.filter(isOneMore).slice(0, many), ...choice.filter((i) => i >= 0)]);
+}
+
+/** A problem with only the candidates that are kept; a required place keeps whatever fits it. */
+export function partOf(whole: Problem, isKept: (index: number) => boolean): Part {
+  const demanded = new Set(whole.places.flatMap(({ fits, required }) => (required && !fits.some(isKept) ? fits : [])));
+  const back: number[] = [];
+  const at = whole.candidates.map((_, i) => (isKept(i) || demanded.has(i) ? back.push(i) - 1 : -1));
+  // equal places share one array here too
+  const known = new Map<readonly number[], number[]>();
+  const kept = (fits: readonly number[]): number[] => {
+    const found = known.get(fits) ?? fits.flatMap((i) => ((at[i] ?? -1) >= 0 ? (at[i] ?? -1) : []));
+    known.set(fits, found);
+    return found;
+  };
+  return {
+    problem: {
+      ...whole,
+      candidates: back.flatMap((i) => whole.candidates[i] ?? []),
+      places: whole.places.map(({ fits, required }) => ({ fits: kept(fits), required })),
+    },
+    inPart: (choice) => choice.map((i) => (i < 0 ? -1 : (at[i] ?? -1))),
+    inWhole: (choice) => choice.map((i) => (i < 0 ? -1 : (back[i] ?? -1))),
+  };
+}
