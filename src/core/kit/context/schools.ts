@@ -7,7 +7,7 @@ import { isAllRound } from '../candidates/kinds';
 
 /** A place in a kit, and what may fill it. A required place must be filled when anything affordable fits. */
 export interface PlaceRule {
-  accepts(candidate: Candidate): boolean;
+  accepts: (candidate: Candidate) => boolean;
   required: boolean;
 }
 

@@ -124,6 +124,23 @@ export function taking(context: PlanningContext, offer: Offer): PlanningContext[
   return contexts.filter((on) => on !== null).filter((on) => affordable(on.problem).unmet <= unmet);
 }
 
+/** A problem with the pieces of sets among its candidates, those that are bought in a set alone too: they may stand in any open place for knives. */
+export function withPieces(problem: Problem, offers: readonly Offer[]): Problem {
+  const known = new Set(problem.candidates.map(({ id }) => id));
+  const pieces = offers.flatMap((offer) => (offer.kind === 'set' ? offer.pieces : []));
+  const missing = [...new Map(pieces.flatMap((piece) => (known.has(piece.id) ? [] : [[piece.id, piece]]))).values()];
+  if (missing.length === 0) return problem;
+  const candidates = [...problem.candidates, ...missing];
+  const added = missing.map((_, k) => problem.candidates.length + k);
+  const longer = new Map(problem.places.map(({ fits }) => [fits, [...fits, ...added]]));
+  const places = problem.places.map((place) =>
+    !place.required && takesKnives(place, problem.candidates)
+      ? { ...place, fits: longer.get(place.fits) ?? place.fits }
+      : place,
+  );
+  return { ...problem, candidates, places };
+}
+
 /** A problem in which offers are had without their conditions, and which of them made each candidate cheaper, by index. */
 interface Wishful {
   problem: Problem;
@@ -137,11 +154,10 @@ interface Wishful {
  * truly allow is allowed here for no more money, so that no kit with offers beats the best kit of this problem.
  */
 export function wishing(context: PlanningContext, offers: readonly Offer[]): Wishful {
-  const { problem } = context;
+  const problem = withPieces(context.problem, offers);
   const candidates = [...problem.candidates];
   const cheaperBy = new Map<number, Offer[]>();
   const singly = [...problem.candidates];
-  const added: number[] = [];
   const lower = (at: number, priceMinor: number, offer: Offer) => {
     const now = candidates[at];
     if (!now || now.inSet) return;
@@ -155,19 +171,11 @@ export function wishing(context: PlanningContext, offers: readonly Offer[]): Wis
     }
     const shares = atSharedPrice(offer.pieces, offer.priceMinor);
     offer.pieces.forEach((piece, k) => {
-      let at = candidates.findIndex((c) => c.id === piece.id);
-      if (at < 0) {
-        at = candidates.push(piece) - 1;
-        singly.push(piece);
-        added.push(at);
-      }
+      const at = candidates.findIndex((c) => c.id === piece.id);
       lower(at, shares[k]?.priceMinor ?? piece.priceMinor, offer);
     });
   }
-  const places = problem.places.map((place) =>
-    !place.required && takesKnives(place, problem.candidates) ? { ...place, fits: [...place.fits, ...added] } : place,
-  );
-  return { problem: { ...problem, candidates, places }, singly, cheaperBy };
+  return { problem: { ...problem, candidates }, singly, cheaperBy };
 }
 
 /** What a kit costs with the best of the offers whose conditions it meets, minor units, and those offers; each piece counts for one offer. */

@@ -16,8 +16,8 @@ export interface Effort {
 /** For plans made again by the hundred. */
 export const ROUGH: Effort = { nodes: 0 };
 
-/** Answers within a frame. */
-export const QUICK: Effort = { nodes: 10, rootSteps: 20, among: 32 };
+/** Answers within a frame: the exact search is made among the likeliest candidates. */
+export const QUICK: Effort = { nodes: 5, rootSteps: 18, among: 32 };
 
 export const THOROUGH: Effort = { nodes: 1000 };
 
@@ -80,13 +80,11 @@ export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], be
   const kindred = seed.length > 0 ? chooser.seeded(seed) : null;
   if (effort.nodes === 0) return told(kindred ? filledFrom(chooser, kindred) : filledPlainly(whole, chooser));
   const known = filledBefore.get(whole);
-  const among = likeliest(
-    problem,
-    chooser,
-    known ?? chooser.exchange(chooser.fill(chooser.empty(), false)),
-    effort.among ?? Infinity,
-  );
-  const part = partOf(problem, (i) => among.has(i) || (kindred?.includes(i) ?? false));
+  const among =
+    effort.among === undefined
+      ? undefined
+      : likeliest(problem, chooser, known ?? chooser.exchange(chooser.fill(chooser.empty(), false)), effort.among);
+  const part = partOf(problem, (i) => !among || among.has(i) || (kindred?.includes(i) ?? false));
   const within = new Chooser(part.problem);
   const first = bestOf(within, [
     known ? part.inPart(known) : filledFrom(within, within.empty()),
@@ -94,5 +92,9 @@ export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], be
   ]);
   const search = new ExactSearch(part.problem, first, beside?.multipliers, beside?.worth, effort.rootSteps);
   search.step(effort.nodes);
-  return { ...told(part.inWhole(search.proof().choice)), multipliers: search.rootMultipliers, among };
+  return {
+    ...told(part.inWhole(search.proof().choice)),
+    multipliers: search.rootMultipliers,
+    ...(among ? { among } : {}),
+  };
 }

@@ -1,7 +1,7 @@
 import type { Candidate } from '../candidates/candidate';
 import { type Paid, paidFor, paidForKit } from './paid';
 import { KitValue, filledKit } from './value';
-import { cheapest, type Choice, EPSILON, placed, priceOf, type Problem } from './problem';
+import { cheapest, type Choice, EPSILON, type Place, placed, priceOf, type Problem } from './problem';
 
 /** How a place is filled. */
 interface Look {
@@ -260,21 +260,24 @@ export class Chooser {
       (least, p, k) => Math.min(least, Math.max(0, lost[k] ?? 0) / Math.max(1, prices[choice[p] ?? -1] ?? 0)),
       Infinity,
     );
-    const best = new Float64Array(this.rows.length).fill(-Infinity);
     const open = new Set(places.flatMap(({ fits }, p) => ((choice[p] ?? -1) < 0 ? [fits] : [])));
-    const addable = new Set([...open].flatMap((fits) => fits));
+    const addable: readonly number[] = [...new Set([...open].flat())];
+    // emptied, a place that need not be filled makes room for what goes elsewhere
+    const mayCome = (place: Place | undefined): Iterable<number> => {
+      if (!place || (!place.required && open.has(place.fits))) return addable;
+      return place.required ? place.fits : new Set([...place.fits, ...addable]);
+    };
+    const best = new Float64Array(this.rows.length).fill(-Infinity);
     [-1, ...filled].forEach((p, k) => {
-      const place = places[p];
-      const fits = new Set([...(place?.fits ?? []), ...(place?.required ? [] : addable)]);
       const kit = this.load(choice, p);
       this.standBeside(choice, p);
       const room = budgetMinor - spent + (prices[choice[p] ?? -1] ?? 0);
       const before = lost[k - 1] ?? 0;
-      for (const i of fits) {
-        const lacking = Math.max(0, (prices[i] ?? 0) - room);
-        const worth =
-          kit.gain(this.rows[i] ?? NO_ROW) - this.costOfOne(i) - before - (lacking > 0 ? lacking * ofMoney : 0);
-        best[i] = Math.max(best[i] ?? 0, worth);
+      for (const i of mayCome(places[p])) {
+        const lacking = (prices[i] ?? 0) - room;
+        const missed = lacking > 0 ? lacking * ofMoney : 0;
+        const worth = kit.gain(this.rows[i] ?? NO_ROW) - this.costOfOne(i) - before - missed;
+        if (worth > (best[i] ?? 0)) best[i] = worth;
       }
     });
     return best;

@@ -1,5 +1,5 @@
 import type { Chooser } from './greedy';
-import { type Choice, isSameChoice, type Problem } from './problem';
+import type { Choice, Problem } from './problem';
 
 /** A problem with only some of its candidates. */
 export interface Part {
@@ -13,20 +13,9 @@ export interface Part {
 /** Most candidates of one type that are likeliest: others bring something else. */
 const OF_A_TYPE = 4;
 
-const known = new WeakMap<Problem, { choice: Choice; worth: Float64Array }>();
-
-/** {@link Chooser.exchanged}, worked out once for the choice of a problem last asked for. */
-export function exchangesFor(problem: Problem, chooser: Chooser, choice: Choice): Float64Array {
-  const before = known.get(problem);
-  if (before && isSameChoice(before.choice, choice)) return before.worth;
-  const worth = chooser.exchanged(choice);
-  known.set(problem, { choice: choice.slice(), worth });
-  return worth;
-}
-
 /** The candidates, by index, that lose a kit least by the one exchange that brings them in: so many, and what is in the kit. */
 export function likeliest(problem: Problem, chooser: Chooser, choice: Choice, many: number): ReadonlySet<number> {
-  const worth = exchangesFor(problem, chooser, choice);
+  const worth = chooser.exchanged(choice);
   const inOrder = [...worth.keys()].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
   const ofType = new Map<unknown, number>();
   const isOneMore = (i: number): boolean => {

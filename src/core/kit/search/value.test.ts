@@ -49,6 +49,31 @@ test('the value of a kit is Σ w·[(1 − c)·f1 + c·f2], and gain is the diffe
   );
 });
 
+test('what rescued work weighs is in the gain or left out of it, as it is of the value; more than two at a task are served in turn', () => {
+  fc.assert(
+    fc.property(fc.array(row(3), { minLength: 1, maxLength: 5 }), row(3), (rows, extra) => {
+      const states = [
+        { task: 0, same: true, rescue: false, roles: [0.3, 0.2, 0.1].map((weight) => ({ column: 0, weight })) },
+        { task: 1, same: true, rescue: false, roles: [0.3, 0.1].map((weight) => ({ column: 1, weight })) },
+        { task: 1, same: true, rescue: true, roles: [{ column: 2, weight: 0.5 }] },
+      ];
+      const kit = new KitValue({ columns: 3, states, weights: Float64Array.from([0.6, 0.4]), total: 1 });
+      for (const r of rows) kit.add(Float64Array.from(r));
+      const best = (column: number) => rows.map((r) => r[column] ?? 0).sort((a, b) => b - a);
+      const served = [0.3, 0.2, 0.1].reduce((sum, weight, k) => sum + weight * (best(0)[k] ?? 0), 0);
+      const cut = served + 0.3 * (best(1)[0] ?? 0) + 0.1 * (best(1)[1] ?? 0);
+      expect(kit.value(false)).toBeCloseTo(cut, 9);
+      expect(kit.value()).toBeCloseTo(cut + 0.5 * (best(2)[0] ?? 0), 9);
+      const more = Float64Array.from(extra);
+      const [gain, without] = [kit.gain(more), kit.gain(more, false)];
+      const [all, plain] = [kit.value(), kit.value(false)];
+      kit.add(more);
+      expect(kit.value()).toBeCloseTo(all + gain, 9);
+      expect(kit.value(false)).toBeCloseTo(plain + without, 9);
+    }),
+  );
+});
+
 /** The best that different rows come to in the roles of one moment, one each. */
 function bestAssigned(rows: readonly number[][], roles: readonly number[]): number {
   const [column, ...others] = roles;
