@@ -27,9 +27,14 @@ export function likeliest(problem: Problem, chooser: Chooser, choice: Choice, ma
   return new Set([...inOrder.filter(isOneMore).slice(0, many), ...choice.filter((i) => i >= 0)]);
 }
 
-/** A problem with only the candidates that are kept; a required place keeps whatever fits it. */
+/** A problem with only the candidates that are kept; a required place keeps what costs least, so that the money reaches as far. */
 export function partOf(whole: Problem, isKept: (index: number) => boolean): Part {
-  const demanded = new Set(whole.places.flatMap(({ fits, required }) => (required && !fits.some(isKept) ? fits : [])));
+  const price = (i: number) => whole.candidates[i]?.priceMinor ?? Infinity;
+  const demanded = new Set(
+    whole.places
+      .filter(({ required, fits }) => required && fits.length > 0)
+      .map(({ fits }) => fits.reduce((low, i) => (price(i) < price(low) ? i : low))),
+  );
   const back: number[] = [];
   const at = whole.candidates.map((_, i) => (isKept(i) || demanded.has(i) ? back.push(i) - 1 : -1));
   // equal places share one array here too
