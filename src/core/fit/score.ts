@@ -52,8 +52,11 @@ interface Weighed {
 interface PreparedMode {
   mode: Mode;
   parts: Weighed[];
-  /** The parts that rest on the cook. */
+  /** Of these the parts that rest on the task alone, and on the cook. */
+  ofTask: readonly Weighed[];
   ofCook: Factors;
+  /** Which of all ways ever prepared: where its figures stand in tables. */
+  index: number;
 }
 
 /** Parts that rest on the cook. What each leaves of a blade stands in a table, in a place for every way and every task in which it sees something else. */
@@ -82,6 +85,7 @@ const placesOf = ASPECTS.map(() => new Map<string, number>());
 
 const prepared = new WeakMap<Task, PreparedTask>();
 let preparedSoFar = 0;
+let waysSoFar = 0;
 
 /** The parts that rest on the cook, of a task done in a way, what changes most first. */
 function factorsOf(task: Task, mode: Mode, parts: readonly Weighed[]): Factors {
@@ -113,7 +117,8 @@ export function prepareTask(task: Task): PreparedTask {
       const weight = PART_WEIGHTS[part.id].value * part.level(task, mode);
       return weight > 0 ? [{ part, weight }] : [];
     });
-    return { mode, parts, ofCook: factorsOf(task, mode, parts) };
+    const ofTask = parts.filter(({ part }) => part.restsOn === 'task');
+    return { mode, parts, ofTask, ofCook: factorsOf(task, mode, parts), index: waysSoFar++ };
   });
   const ready = { index: preparedSoFar++, task, modes };
   prepared.set(task, ready);
@@ -123,23 +128,6 @@ export function prepareTask(task: Task): PreparedTask {
 /** A value to its exponent, without the power where there is none. */
 export const raised = (value: number, weight: number) =>
   value === 1 || weight === 1 ? value : Math.pow(value, weight);
-
-/** What the parts that rest on the task alone leave of each way, its own cost included; 0 where it is unsafe for anyone. */
-function leftByTask(blade: BladeTraits, { index, task, modes }: PreparedTask, cook: CookContext): Float64Array {
-  const before = blade.forTask[index];
-  if (before) return before;
-  const left = new Float64Array(
-    modes.map(({ mode, parts }) =>
-      parts.reduce(
-        (product, { part, weight }) =>
-          part.restsOn === 'task' ? product * raised(part.value(blade, task, cook, mode), weight) : product,
-        unsafeForAnyone(blade, task, mode) ? 0 : mode.factor,
-      ),
-    ),
-  );
-  blade.forTask[index] = left;
-  return left;
-}
 
 /** What has been worked out of a blade for a cook, NaN elsewhere. */
 interface Known {
@@ -212,16 +200,28 @@ function knownForCook(blade: BladeTraits, cook: CookContext): Known {
   return known;
 }
 
+/** What the parts that rest on the task alone leave of a way, its own cost included; 0 where it is unsafe for anyone. */
+function leftByTask({ blade, cook }: Known, { mode, ofTask, index }: PreparedMode, task: Task): number {
+  const before = blade.byWay[index] ?? NaN;
+  // NaN alone is not equal to itself
+  if (before === before) return before;
+  let left = unsafeForAnyone(blade, task, mode) ? 0 : mode.factor;
+  for (const { part, weight } of ofTask) left *= raised(part.value(blade, task, cook, mode), weight);
+  blade.byWay = widened(blade.byWay, waysSoFar);
+  blade.byWay[index] = left;
+  return left;
+}
+
 /** The score of a blade in its best mode, 0–1. */
 function bestMode(ready: PreparedTask, known: Known): number {
   const { task, modes } = ready;
-  const byTask = leftByTask(known.blade, ready, known.cook);
   let best = 0;
   for (let m = 0; m < modes.length; m++) {
     const each = modes[m];
-    const left = byTask[m] ?? 0;
+    if (!each || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
+    const left = leftByTask(known, each, task);
     // no part lifts a product: once it is behind, it stays behind
-    if (!each || left <= best || (known.isBarredOnBoard && each.mode.id === 'board')) continue;
+    if (left <= best) continue;
     best = Math.max(best, leftByCook(left, best, each, known, task));
   }
   return best;
@@ -240,7 +240,6 @@ function leftByCook(
     const table = tables[aspects[k] ?? 0];
     const place = places[k] ?? 0;
     let value = table?.[place] ?? NaN;
-    // NaN alone is not equal to itself
     if (value !== value) {
       const weighed = each[k];
       value = weighed ? raised(weighed.part.value(blade, task, cook, mode), weighed.weight) : 1;

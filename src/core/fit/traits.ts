@@ -36,8 +36,8 @@ export interface BladeTraits {
   faceQuality: number;
   woodHandle: boolean;
   knuckleRoomMm(palmBreadthMm: number, grip?: Grip): number;
-  /** What the parts that rest on the task alone leave of each of its ways, 0–1, by the index of the prepared task: filled as it is scored. */
-  forTask: (Float64Array | undefined)[];
+  /** By way of doing a task: what the parts that rest on the task alone leave of it; NaN, or beyond its end, where that is not worked out yet. */
+  byWay: Float64Array;
 }
 
 function faceQuality(blade: BladeModel, angleDeg: number): number {
@@ -124,7 +124,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
     faceQuality: faceQuality(blade, angleDeg),
     woodHandle: ['octagon', 'oval', 'd-shape'].includes(blade.handleStyle),
     knuckleRoomMm: (palm, grip) => knuckleRoomMm(blade, palm, grip),
-    forTask: [],
+    byWay: new Float64Array(),
   };
 }
 
