@@ -27,8 +27,8 @@ export const RULES = [
   {
     name: 'at most five points are given up for keeping a sound knife',
     file: 'kit/context/planningContext.ts',
-    from: 'if (polishGivenUp <= WORTH.polishGivenUp.value) return',
-    to: 'return',
+    from: 'return polishGivenUp <= WORTH.polishGivenUp.value ? { ...each, polishGivenUp } : null;',
+    to: 'return { ...each, polishGivenUp };',
   },
   {
     name: 'a point has a price',

@@ -1,6 +1,7 @@
 import { FIT, PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../load/load';
+import { lately } from './lately';
 import { sliceLengthMm, wantedLength } from './wantedLength';
 import type { LengthBand } from '../formats/planFile';
 import type { MeasuredScores } from './measuredScore';
@@ -53,19 +54,6 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
 }
 
 const cookKey = (cook: Cook) => JSON.stringify({ ...cook, name: '' });
-
-/** A few things by their text, those met last: equal ones are the same object. */
-export function lately<T>(most: number): (key: string, fresh: () => T) => T {
-  const met = new Map<string, T>();
-  return (key, fresh) => {
-    const known = met.get(key) ?? fresh();
-    met.delete(key);
-    met.set(key, known);
-    const [oldest] = met.keys();
-    if (met.size > most && oldest !== undefined) met.delete(oldest);
-    return known;
-  };
-}
 
 /** So many cooks are remembered, with what was scored for them. */
 const cooks = lately<CookContext>(16);

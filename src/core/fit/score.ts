@@ -1,5 +1,6 @@
 import type { Task } from '../cutting/task';
-import { type CookContext, lately } from './cook';
+import type { CookContext } from './cook';
+import { lately } from './lately';
 import { FIT, PART_WEIGHTS } from '../constants';
 import { withMeasured } from './measuredScore';
 import { taskModes, type Mode } from './modes';

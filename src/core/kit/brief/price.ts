@@ -5,7 +5,7 @@ import type { Candidate } from '../candidates/candidate';
 import { atPrice, type PlanningContext } from '../context/planningContext';
 import { stepsOf } from '../plan/plan';
 import { planning, type Planned } from '../plan/planKitchen';
-import { filledKit, KitValue } from '../search/value';
+import { kitWith } from '../search/coverage';
 import { costOf } from '../search/worth';
 import { paidFor, paidForKit } from '../search/paid';
 import { boughtBy } from './trial';
@@ -21,7 +21,7 @@ const buys = (steps: readonly PlanStep[]) => steps.filter((step) => step.action 
 
 /** What a kit is worth to the search that chose it: what it covers less what it is paid, coverage. */
 function worthOf({ problem }: PlanningContext, kit: readonly Candidate[]): number {
-  const value = filledKit(new KitValue(problem.demand), problem, kit, (c) => c.counted).value();
+  const value = kitWith(problem, kit, (c) => c.counted).value();
   return value - paidForKit(paidFor(kit, problem.scale), [...kit.keys()]);
 }
 

@@ -1,5 +1,6 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import type { EdgeLife } from '../../edge/keenness';
+import { lately } from '../../fit/lately';
 import { bladeTraits, type BladeTraits } from '../../fit/traits';
 import type { Kitchen, Owned } from '../../kitchen/kitchen';
 import type { Reference } from '../../reference';
@@ -48,21 +49,17 @@ function ownedBlade(
   };
 }
 
-const knownBlades = new WeakMap<BladeType, Map<string, BladeModel>>();
-
-/** Blades kept in mind of a type: more than any drawer holds. */
+/** Blades kept in mind of a model or type: more than any drawer holds. */
 const MOST_KNOWN = 200;
+
+const knownBlades = new WeakMap<BladeModel | BladeType, ReturnType<typeof lately<BladeModel>>>();
 
 /** {@link ownedBlade}, worked out once for what the drawer says of a knife, so that what is scored for it stays known. */
 function bladeOf(...[owned, index, type, model, hand]: Parameters<typeof ownedBlade>): BladeModel {
-  if (model) return ownedBlade(owned, index, type, model, hand);
-  const blades = knownBlades.get(type) ?? new Map<string, BladeModel>();
-  const key = JSON.stringify([owned, index, hand]);
-  const blade = blades.get(key) ?? ownedBlade(owned, index, type, model, hand);
-  if (blades.size >= MOST_KNOWN) blades.clear();
-  blades.set(key, blade);
-  knownBlades.set(type, blades);
-  return blade;
+  const from = model ?? type;
+  const blades = knownBlades.get(from) ?? lately<BladeModel>(MOST_KNOWN);
+  knownBlades.set(from, blades);
+  return blades(JSON.stringify([owned, index, hand]), () => ownedBlade(owned, index, type, model, hand));
 }
 
 /** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */

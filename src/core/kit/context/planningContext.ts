@@ -259,12 +259,10 @@ function keepingOwned(countedAs: (counts: Counts, isQuick?: boolean) => Planning
     all,
     kept.map(({ id }) => id),
   );
-  const givenUp = (kit: readonly Candidate[]) =>
-    Math.max(0, coverageOfKit(all.problem, bettered) - coverageOfKit(all.problem, kit));
-  for (const counts of ['rescue', 'done well'] as const) {
-    const each = counts === 'rescue' ? strict : countedAs(counts);
-    const polishGivenUp = givenUp(counts === 'rescue' ? kept : quickKit(each));
-    if (polishGivenUp <= WORTH.polishGivenUp.value) return { ...each, polishGivenUp };
-  }
-  return countedAs('everything');
+  const most = coverageOfKit(all.problem, bettered);
+  const ifEnough = (each: PlanningContext, kit = quickKit(each)): PlanningContext | null => {
+    const polishGivenUp = Math.max(0, most - coverageOfKit(all.problem, kit));
+    return polishGivenUp <= WORTH.polishGivenUp.value ? { ...each, polishGivenUp } : null;
+  };
+  return ifEnough(strict, kept) ?? ifEnough(countedAs('done well')) ?? countedAs('everything');
 }

@@ -1,5 +1,6 @@
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
+import { numbered } from './numbered';
 import { paidFor } from './paid';
 import { type MoneyScale, costOf } from './worth';
 
@@ -92,7 +93,7 @@ export function withoutDominated(
   const leastCost = new Float64Array(
     candidates.map((c, i) => (least[i] === price[i] ? (cost[i] ?? 0) : costOf(c, scale, least[i]))),
   );
-  const kinds = numbered(candidates.map(kindOfWork));
+  const { numbers: kinds } = numbered(candidates.map(kindOfWork));
   const pricesInOrder = new Float64Array(bySum.length).map((_, k) => price[bySum[k] ?? 0] ?? 0);
   const costsInOrder = new Float64Array(bySum.length).map((_, k) => cost[bySum[k] ?? 0] ?? 0);
   const isBeaten = (b: number): boolean => {
@@ -115,16 +116,4 @@ export function withoutDominated(
     return false;
   };
   return candidates.filter((_, b) => !isBeaten(b));
-}
-
-/** Texts by number: equal ones have the same. */
-function numbered(texts: readonly string[]): Int32Array {
-  const numbers = new Map<string, number>();
-  return new Int32Array(
-    texts.map((text) => {
-      const number = numbers.get(text) ?? numbers.size;
-      numbers.set(text, number);
-      return number;
-    }),
-  );
 }

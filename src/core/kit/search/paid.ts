@@ -1,4 +1,5 @@
 import type { Candidate } from '../candidates/candidate';
+import { numbered } from './numbered';
 import { costOf, type MoneyScale, pieceKind, surchargeOf } from './worth';
 
 /** What candidates are paid, by index. */
@@ -23,24 +24,11 @@ const isSameScale = (a: MoneyScale, b: MoneyScale): boolean =>
 export function paidFor(candidates: readonly Candidate[], scale: MoneyScale): Paid {
   const before = known.get(candidates);
   if (before && isSameScale(before.scale, scale)) return before.paid;
-  const prices = new Float64Array(candidates.length);
-  const costs = new Float64Array(candidates.length);
-  const surcharges = new Float64Array(candidates.length);
-  const kinds = new Int32Array(candidates.length).fill(-1);
-  const numbers = new Map<string, number>();
-  candidates.forEach((c, i) => {
-    const cost = costOf(c, scale);
-    const extra = surchargeOf(c, cost, scale);
-    prices[i] = c.priceMinor;
-    costs[i] = cost;
-    surcharges[i] = extra;
-    const kind = pieceKind(c);
-    if (kind === null || extra <= 0) return;
-    const number = numbers.get(kind) ?? numbers.size;
-    numbers.set(kind, number);
-    kinds[i] = number;
-  });
-  const paid = { prices, costs, surcharges, kinds, kindCount: numbers.size };
+  const costs = new Float64Array(candidates.map((c) => costOf(c, scale)));
+  const surcharges = new Float64Array(candidates.map((c, i) => surchargeOf(c, costs[i] ?? 0, scale)));
+  const { numbers, count } = numbered(candidates.map((c, i) => ((surcharges[i] ?? 0) > 0 ? pieceKind(c) : null)));
+  const prices = new Float64Array(candidates.map((c) => c.priceMinor));
+  const paid = { prices, costs, surcharges, kinds: numbers, kindCount: count };
   known.set(candidates, { scale, paid });
   return paid;
 }

@@ -1,0 +1,12 @@
+/** A few things by their text, those met last: equal ones are the same object. */
+export function lately<T>(most: number): (key: string, fresh: () => T) => T {
+  const met = new Map<string, T>();
+  return (key, fresh) => {
+    const known = met.get(key) ?? fresh();
+    met.delete(key);
+    met.set(key, known);
+    const [oldest] = met.keys();
+    if (met.size > most && oldest !== undefined) met.delete(oldest);
+    return known;
+  };
+}
