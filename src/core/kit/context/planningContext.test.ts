@@ -383,6 +383,13 @@ describe('beside a sound knife of its kind', () => {
     expect(planFrom(context).assumed.join(' ')).toMatch(/kept: their like would add \d\.\d points of polish/);
   });
 
+  test('where that would give up more polish than is allowed, it counts as much as it takes', () => {
+    // one of two hands is large, and the only knife is not
+    const context = contextOf({ cooks: [{ handLengthMm: 217 }, {}], owned: [{ type: 'chef' }] });
+    expect(context.counts).not.toBe('rescue');
+    expect(context.polishGivenUp).toBeLessThanOrEqual(WORTH.polishGivenUp.value);
+  });
+
   test('one that can be repaired is sound, one that is worn out is not', () => {
     expect(gyuto(owning('chipped'))?.isAgain).toBe(true);
     expect(gyuto(owning('worn-out'))?.isAgain).toBe(false);
