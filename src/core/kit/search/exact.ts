@@ -1,5 +1,5 @@
 import type { Choice, Problem } from './problem';
-import { type Decided, Relaxation, type Taken } from './relaxation';
+import { type Decided, type Left, Relaxation, type Taken } from './relaxation';
 
 /** Two kits closer in value than this are equal; what is proven is proven to it. */
 export const PRECISION = 1e-7;
@@ -34,6 +34,9 @@ const STEP = {
   notable: 1e-5,
   filterEvery: 5,
 } as const;
+
+/** Where candidates are many, multipliers are found among the likeliest first: so many of each class, in so many rounds of so many steps. */
+const SIFT = { from: 300, likeliest: 80, rounds: 5, steps: 6 * ROOT_STEPS, patience: 20 } as const;
 
 /** A branch of the search, and the most it can be worth. */
 interface Node extends Decided {
@@ -88,15 +91,16 @@ export class ExactSearch {
     this.relaxed = relaxed;
     const taken = relaxed.takenOf(seed);
     this.best = relaxed.isComplete(taken) ? { value: relaxed.valueOf(taken), taken } : { value: -Infinity, taken: [] };
-    const from = (multipliers: Float64Array, open: Node['open']): Node => {
-      const root: Node = { taken: [], open, multipliers, bound: Infinity };
+    const from = (multipliers: Float64Array, left: Node['left']): Node => {
+      const root: Node = { taken: [], left, multipliers, bound: Infinity };
+      this.sift(root);
       this.lower(root, rootSteps);
       return root;
     };
     const fits = hint?.length === relaxed.scale.length;
     let root = from(hint && fits ? hint : relaxed.startingMultipliers(taken), relaxed.everything());
     if (hint && root.bound > this.aim + FAR) {
-      const afresh = from(relaxed.startingMultipliers(this.best.taken), root.open);
+      const afresh = from(relaxed.startingMultipliers(this.best.taken), root.left);
       if (afresh.bound < root.bound) root = afresh;
     }
     this.root = { ...root };
@@ -218,15 +222,34 @@ export class ExactSearch {
     node.bound = Math.min(node.bound, bound);
   }
 
+  /**
+   * Lowers a node's bound where its candidates are many: multipliers that are good for the likeliest of them are nearly good for all, and cost a
+   * fraction of a step. Who is likeliest is looked at again after each round; what is certain is worked out with all of them.
+   */
+  private sift(node: Node): void {
+    const { relaxed } = this;
+    const likeliest = node.left.map(() => new Set<number>());
+    let now = node.multipliers;
+    for (let round = 0; round <= SIFT.rounds; round++) {
+      if (node.left.reduce((sum, { open }) => sum + open.length, 0) < SIFT.from) return;
+      const value = relaxed.evaluate(node, now);
+      if (value < node.bound) {
+        node.bound = value;
+        node.multipliers = now;
+      }
+      if (round === SIFT.rounds || value <= this.aim + PRECISION) return;
+      relaxed.likeliest(node.left, SIFT.likeliest).forEach((those, k) => those.forEach((i) => likeliest[k]?.add(i)));
+      this.drop(node, value);
+      const left = node.left.map((each, k) => ({ ...each, open: each.open.filter((i) => likeliest[k]?.has(i)) }));
+      const few: Node = { ...node, left, multipliers: now, bound: Infinity };
+      this.lower(few, SIFT.steps, SIFT.patience);
+      now = few.multipliers;
+    }
+  }
+
   /** Drops from a node what cannot be part of a better kit, by the worths of the evaluation just made, which came to `value`. */
   private drop(node: Node, value: number): void {
-    const { thresholds, worth, chosen } = this.relaxed;
-    const need = this.aim + PRECISION - value;
-    node.open = node.open.map((list, at) => {
-      const least = need + (thresholds[at] ?? 0);
-      const keep = (i: number) => (worth[i] ?? 0) > least || chosen.some((c) => c.at === at && c.candidate === i);
-      return list.every(keep) ? list : list.filter(keep);
-    });
+    node.left = this.relaxed.hopeful(node, this.aim + PRECISION - value);
   }
 
   private keep(taken: readonly Taken[]): void {
@@ -241,25 +264,25 @@ export class ExactSearch {
     if (!this.isHopeful(node)) return;
     const { relaxed } = this;
     this.drop(node, relaxed.evaluate(node, node.multipliers));
-    const { worth, classes } = relaxed;
+    const { worth } = relaxed;
     const [next] = [...relaxed.chosen].sort(
       (a, b) =>
-        Number(classes[b.at]?.required) - Number(classes[a.at]?.required) ||
+        Number(node.left[b.among]?.required) - Number(node.left[a.among]?.required) ||
         (worth[b.candidate] ?? 0) - (worth[a.candidate] ?? 0) ||
         a.candidate - b.candidate,
     );
-    const at = next?.at ?? relaxed.firstWithRoom(node);
-    const candidate = next?.candidate ?? node.open[at]?.[0];
-    if (candidate === undefined) return;
-    const without: Node = {
-      ...node,
-      open: node.open.map((list, c) => (c === at ? list.filter((i) => i !== candidate) : list)),
-    };
+    const among = next?.among ?? node.left.findIndex(({ open }) => open.length > 0);
+    const from = node.left[among];
+    const candidate = next?.candidate ?? from?.open[0];
+    if (!from || candidate === undefined) return;
+    const put = (changed: Left): Left[] =>
+      node.left.flatMap((each, k) => (k === among ? (changed.many > 0 ? [changed] : []) : [each]));
+    const without: Node = { ...node, left: put({ ...from, open: from.open.filter((i) => i !== candidate) }) };
     this.lower(without, NODE_STEPS);
     this.push(without);
     // pushed last, looked at first
-    const taken = [...node.taken, { candidate, at }];
-    const withIt: Node = { ...node, taken, open: relaxed.affordable(node.open, taken) };
+    const taken = [...node.taken, { candidate, at: from.at }];
+    const withIt: Node = { ...node, taken, left: relaxed.affordable(put({ ...from, many: from.many - 1 }), taken) };
     this.lower(withIt, NODE_STEPS);
     this.keep(taken);
     this.push(withIt);

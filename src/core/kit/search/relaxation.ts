@@ -2,6 +2,7 @@ import type { Choice, Problem } from './problem';
 import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
 import { type PlaceClass, classesOf } from './placeClasses';
 import { SecondPieces } from './secondPieces';
+import { fewOfAType } from './shortlist';
 import { KitValue, filledKit } from './value';
 import { type Paid, paidFor, paidForKit } from './paid';
 
@@ -17,10 +18,24 @@ export interface Taken {
   at: number;
 }
 
-/** What is decided so far: what is in for certain, and what may still come, by class of places. */
+/** Places of one class that are still to be filled, and the candidates that may come into them. */
+export interface Left {
+  at: number;
+  many: number;
+  required: boolean;
+  open: readonly number[];
+}
+
+/** What is decided so far: what is in for certain, and what is left to be filled. */
 export interface Decided {
   taken: readonly Taken[];
-  open: readonly (readonly number[])[];
+  left: readonly Left[];
+}
+
+/** A candidate chosen in an evaluation: for which of the places left, and as which copy. */
+interface Chosen extends Taken {
+  among: number;
+  copy: number;
 }
 
 const NO_ROW = new Float64Array();
@@ -90,11 +105,14 @@ export class Relaxation {
   readonly worth: Float64Array;
   private readonly worthAgain: Float64Array[];
   private readonly seconds: SecondPieces;
-  chosen: (Taken & { copy: number })[] = [];
+  chosen: Chosen[] = [];
   /** Figures compared so far, in candidates × roles: what the searching has cost. */
   work = 0;
-  /** The least worth chosen for each class with all its places filled; 0 where some are left, Infinity where there are none. */
-  thresholds: number[] = [];
+  /** By places left, the least worth chosen where all are filled; 0 where some stay empty. */
+  private thresholds: number[] = [];
+  /** By candidate the evaluation its worth was last worked out in. */
+  private readonly seen: Int32Array;
+  private evaluations = 0;
 
   constructor(private readonly problem: Problem) {
     const { demand, candidates } = problem;
@@ -118,6 +136,7 @@ export class Relaxation {
     this.worthAgain = Array.from({ length: this.copies }, () => new Float64Array(candidates.length));
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
     this.seconds = new SecondPieces(this.paid);
+    this.seen = new Int32Array(candidates.length);
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -137,10 +156,10 @@ export class Relaxation {
     return choice;
   }
 
-  /** Everything open that the budget reaches at all. */
-  everything(): Decided['open'] {
+  /** Every place, with what the budget reaches at all. */
+  everything(): Left[] {
     return this.affordable(
-      this.classes.map(({ fits }) => fits),
+      this.classes.map(({ fits, places, required }, at) => ({ at, many: places.length, required, open: fits })),
       [],
     );
   }
@@ -248,8 +267,8 @@ export class Relaxation {
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];
     this.thresholds = [];
-    this.classes.forEach((each, at) => {
-      bound += this.pick(node, each, at, counted);
+    node.left.forEach((left, among) => {
+      bound += this.pick(node.taken, left, among, counted);
     });
     for (const { candidate, copy } of this.chosen) {
       slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
@@ -301,12 +320,15 @@ export class Relaxation {
 
   /** What each open candidate is worth at some multipliers, as the first of its kind and as each further copy. */
   private worthsOf(node: Decided, multipliers: Float64Array, counted: Map<number, number>, nu: number): void {
-    const { rows, prices, copies } = this;
+    const { rows, prices, copies, seen } = this;
     const { costs } = this.paid;
     const byCopy = new Float64Array(copies);
-    for (const list of node.open) {
-      this.work += list.length * this.roles.weights.length;
-      for (const i of list) {
+    const now = ++this.evaluations;
+    for (const { open } of node.left)
+      for (const i of open) {
+        if (seen[i] === now) continue;
+        seen[i] = now;
+        this.work += this.roles.weights.length;
         worthInRoles(this.roles, rows[i] ?? NOTHING, multipliers, byCopy);
         const cost = nu * (prices[i] ?? 0) + (costs[i] ?? 0);
         const had = counted.get(i) ?? 0;
@@ -315,16 +337,15 @@ export class Relaxation {
           if (copy) copy[i] = (c + had < copies ? (byCopy[c + had] ?? 0) : 0) - cost;
         }
       }
-    }
   }
 
-  /** Takes the largest worths for the places of a class that are still empty. */
-  private pick(node: Decided, each: PlaceClass, at: number, counted: Map<number, number>): number {
+  /** Takes the largest worths for places that are left. */
+  private pick(taken: readonly Taken[], left: Left, among: number, counted: Map<number, number>): number {
     const { seconds } = this;
-    const places = this.roomFor(node.taken, at);
+    const { at, many: places, required, open } = left;
     const top: { value: number; candidate: number; copy: number }[] = [];
     const offer = (value: number, candidate: number, copy: number) => {
-      if (!each.required && value <= 0) return;
+      if (!required && value <= 0) return;
       const last = top[places - 1];
       if (last && value <= last.value) return;
       let k = Math.min(top.length, places - 1);
@@ -332,44 +353,52 @@ export class Relaxation {
       top.splice(k, 0, { value, candidate, copy });
       if (top.length > places) top.pop();
     };
-    if (places > 0) {
-      const open = node.open[at] ?? [];
-      seconds.lay(node.taken, open, this.worth);
-      for (const i of open) {
-        const had = counted.get(i) ?? 0;
-        const most = each.required ? places : Math.min(places, this.copies - had);
-        for (let c = 0; c < most; c++) {
-          const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
-          const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
-          if (c > 0 && !each.required && value <= 0) break;
-          offer(value, i, Math.min(c + had, this.copies - 1));
-        }
+    seconds.lay(taken, open, this.worth);
+    for (const i of open) {
+      const had = counted.get(i) ?? 0;
+      const most = required ? places : Math.min(places, this.copies - had);
+      for (let c = 0; c < most; c++) {
+        const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
+        const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
+        if (c > 0 && !required && value <= 0) break;
+        offer(value, i, Math.min(c + had, this.copies - 1));
       }
-      // the worths keep the most each can come to
-      for (const i of open) this.worth[i] = seconds.atMost(i, this.worth[i] ?? 0);
     }
     let sum = 0;
     for (const { value, candidate, copy } of top) {
       sum += value;
-      this.chosen.push({ candidate, at, copy });
+      this.chosen.push({ candidate, at, copy, among });
     }
-    if (each.required && top.length < places) sum = -Infinity;
-    const last = top[places - 1]?.value;
-    this.thresholds.push(places > 0 ? (last ?? 0) : Infinity);
+    if (required && top.length < places) sum = -Infinity;
+    this.thresholds.push(top[places - 1]?.value ?? 0);
     return sum;
+  }
+
+  /** By places left, the likeliest candidates of the evaluation just made: those chosen and those worth most, few of a type. */
+  likeliest(left: readonly Left[], many: number): number[][] {
+    const { worth, chosen } = this;
+    const { candidates } = this.problem;
+    return left.map(({ open }, among) => {
+      const inOrder = [...open].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
+      const picked = chosen.flatMap((c) => (c.among === among ? [c.candidate] : []));
+      return [...picked, ...fewOfAType(inOrder, candidates).slice(0, many)];
+    });
+  }
+
+  /** Of what is left what may be part of a kit worth `lacking` more than the evaluation just made came to. */
+  hopeful({ taken, left }: Decided, lacking: number): readonly Left[] {
+    const { seconds, thresholds, chosen, worth } = this;
+    return left.map((each, among) => {
+      const least = lacking + (thresholds[among] ?? 0);
+      seconds.lay(taken, each.open, worth);
+      const keep = (i: number) =>
+        seconds.atMost(i, worth[i] ?? 0) > least || chosen.some((c) => c.among === among && c.candidate === i);
+      return each.open.every(keep) ? each : { ...each, open: each.open.filter(keep) };
+    });
   }
 
   isComplete(taken: readonly { at: number }[]): boolean {
     return this.classes.every((c, at) => !c.required || taken.filter((t) => t.at === at).length === c.places.length);
-  }
-
-  /** The first class with a candidate left and a place to put it; −1 where there is none. */
-  firstWithRoom({ taken, open }: Decided): number {
-    return open.findIndex((list, at) => list.length > 0 && this.roomFor(taken, at) > 0);
-  }
-
-  private roomFor(taken: readonly Taken[], at: number): number {
-    return (this.classes[at]?.places.length ?? 0) - taken.filter((t) => t.at === at).length;
   }
 
   private spent(taken: readonly Taken[]): number {
@@ -377,15 +406,16 @@ export class Relaxation {
   }
 
   /** What the money left still reaches, and no more copies than there are roles for. */
-  affordable(open: Decided['open'], taken: readonly Taken[]): Decided['open'] {
-    const left = 1 - this.spent(taken);
+  affordable(left: readonly Left[], taken: readonly Taken[]): Left[] {
+    const money = 1 - this.spent(taken);
     const counted = this.count(taken);
-    return open.map((list, at) =>
-      list.filter(
+    return left.map((each) => ({
+      ...each,
+      open: each.open.filter(
         (i) =>
-          (!this.limited || (this.prices[i] ?? 0) <= left + CENTLESS) &&
-          (this.classes[at]?.required || (counted.get(i) ?? 0) < this.copies),
+          (!this.limited || (this.prices[i] ?? 0) <= money + CENTLESS) &&
+          (each.required || (counted.get(i) ?? 0) < this.copies),
       ),
-    );
+    }));
   }
 }

@@ -17,14 +17,18 @@ const OF_A_TYPE = 4;
 export function likeliest(problem: Problem, chooser: Chooser, choice: Choice, many: number): ReadonlySet<number> {
   const worth = chooser.exchanged(choice);
   const inOrder = [...worth.keys()].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
+  return new Set([...fewOfAType(inOrder, problem.candidates).slice(0, many), ...choice.filter((i) => i >= 0)]);
+}
+
+/** Of candidates in order, by index, the first few of each type. */
+export function fewOfAType(inOrder: readonly number[], candidates: Problem['candidates']): number[] {
   const ofType = new Map<unknown, number>();
-  const isOneMore = (i: number): boolean => {
-    const type = problem.candidates[i]?.type ?? i;
+  return inOrder.filter((i) => {
+    const type = candidates[i]?.type ?? i;
     const had = ofType.get(type) ?? 0;
     ofType.set(type, had + 1);
     return had < OF_A_TYPE;
-  };
-  return new Set([...inOrder.filter(isOneMore).slice(0, many), ...choice.filter((i) => i >= 0)]);
+  });
 }
 
 /** A problem with only the candidates that are kept; a required place keeps what costs least, so that the money reaches as far. */
