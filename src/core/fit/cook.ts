@@ -1,7 +1,7 @@
 import { FIT, PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../load/load';
-import { lately } from './lately';
+import { lately } from '../text/lately';
 import { sliceLengthMm, wantedLength } from './wantedLength';
 import type { LengthBand } from '../formats/planFile';
 import type { MeasuredScores } from './measuredScore';

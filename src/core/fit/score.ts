@@ -1,6 +1,6 @@
 import type { Task } from '../cutting/task';
 import type { CookContext } from './cook';
-import { lately } from './lately';
+import { lately } from '../text/lately';
 import { FIT, PART_WEIGHTS } from '../constants';
 import { withMeasured } from './measuredScore';
 import { taskModes, type Mode } from './modes';

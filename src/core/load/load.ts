@@ -5,6 +5,7 @@ import type { Task } from '../cutting/task';
 import { isEaten } from '../cutting/eaten';
 import type { Avoidable } from '../cutting/words';
 import type { Dish } from '../cutting/dish';
+import { latelyOf } from '../text/lately';
 
 /** What a kitchen asks of its knives in one task. */
 export interface TaskLoad {
@@ -160,12 +161,20 @@ function gathered(kitchen: Cooking, reference: Reference): Map<string, Gathered>
   return loads;
 }
 
+const workedOut = latelyOf<readonly TaskLoad[]>(16);
+
 /**
- * Weekly load of every task the kitchen does, in the order of the task table. Tasks never done are left out.
+ * Weekly load of every task the kitchen does, in the order of the task table; the same object for equal cooking. Tasks never done are left out.
  *
  * @example taskLoads(kitchen, reference)[0].minutesPerWeek > 0 // true
  */
-export function taskLoads(kitchen: Cooking, reference: Reference): TaskLoad[] {
+export function taskLoads(kitchen: Cooking, reference: Reference): readonly TaskLoad[] {
+  const { cuisines, mealsPerWeek, dishes, ownDishes, tasks, avoids, portions, habits, sizes, tastes } = kitchen;
+  const cooked = [cuisines, mealsPerWeek, dishes, ownDishes, tasks, avoids, portions, habits, [...sizes], tastes];
+  return workedOut(reference, JSON.stringify(cooked), () => loadsOf(kitchen, reference));
+}
+
+function loadsOf(kitchen: Cooking, reference: Reference): TaskLoad[] {
   const loads = gathered(kitchen, reference);
   return [...reference.tasks.values()].flatMap((task) => {
     const load = loads.get(task.id);

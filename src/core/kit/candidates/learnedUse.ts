@@ -5,6 +5,7 @@ import { prepareTask, type PreparedTask } from '../../fit/score';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { BoardMotion, Kitchen, MotionShares } from '../../kitchen/kitchen';
 import type { TaskLoad } from '../../load/load';
+import { latelyOf } from '../../text/lately';
 import type { Making } from './making';
 import { handsOf } from '../demand/hands';
 import { type OwnedKnife, ownedKnives } from './owned';
@@ -21,7 +22,7 @@ export interface LearnedUse {
   reckoned: UseShares;
   learned: UseShares;
   /** The work, each kind grown or shrunk as the knife that does it is drawn more or less than reckoned; minutes in all stay. */
-  loads: TaskLoad[];
+  loads: readonly TaskLoad[];
   /** How each cook moves a knife, as said and by what they draw; null where the diary tells nothing of it. */
   motions: ({ said: MotionShares; now: MotionShares } | null)[];
 }
@@ -137,12 +138,14 @@ function motionsLearned(
   return { said, now: { rock, push, pull, chop } };
 }
 
-/** Work grown or shrunk as the knives that do it are drawn; the minutes in all stay what they were. */
+const grown = latelyOf<readonly TaskLoad[]>(4);
+
+/** Work grown or shrunk as the knives that do it are drawn; the minutes in all stay what they were. The same object for the same work and factors. */
 function loadsLearned(
   loads: readonly TaskLoad[],
   knives: readonly { scores: Float64Array }[],
   factors: readonly number[],
-): TaskLoad[] {
+): readonly TaskLoad[] {
   const own = loads.map((_, t) => {
     const by = bestAt(knives, t);
     return by === null ? 1 : (factors[by] ?? 1);
@@ -152,16 +155,16 @@ function loadsLearned(
     sum(loads.map((load, t) => load.minutesPerWeek * (own[t] ?? 1))),
   ];
   const even = after > 0 ? before / after : 1;
-  return loads.map((load, t) => {
-    const times = (own[t] ?? 1) * even;
-    return {
-      ...load,
-      minutesPerWeek: load.minutesPerWeek * times,
-      weight: load.weight * times ** LOAD.exponent.value,
-      from: load.from.map((each) => ({ ...each, minutesPerWeek: each.minutesPerWeek * times })),
-    };
-  });
+  const times = own.map((factor) => factor * even);
+  return grown(loads, times.join(), () => loads.map((load, t) => grownLoad(load, times[t] ?? 1)));
 }
+
+const grownLoad = (load: TaskLoad, times: number): TaskLoad => ({
+  ...load,
+  minutesPerWeek: load.minutesPerWeek * times,
+  weight: load.weight * times ** LOAD.exponent.value,
+  from: load.from.map((each) => ({ ...each, minutesPerWeek: each.minutesPerWeek * times })),
+});
 
 /** How often each owned knife is drawn, reckoned from the cooking alone. */
 export const reckonedShares = (making: Making): UseShares =>

@@ -1,6 +1,6 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import type { EdgeLife } from '../../edge/keenness';
-import { lately } from '../../fit/lately';
+import { latelyOf } from '../../text/lately';
 import { bladeTraits, type BladeTraits } from '../../fit/traits';
 import type { Kitchen, Owned } from '../../kitchen/kitchen';
 import type { Reference } from '../../reference';
@@ -52,14 +52,12 @@ function ownedBlade(
 /** Blades kept in mind of a model or type: more than any drawer holds. */
 const MOST_KNOWN = 200;
 
-const knownBlades = new WeakMap<BladeModel | BladeType, ReturnType<typeof lately<BladeModel>>>();
+const knownBlades = latelyOf<BladeModel>(MOST_KNOWN);
 
 /** {@link ownedBlade}, worked out once for what the drawer says of a knife, so that what is scored for it stays known. */
 function bladeOf(...[owned, index, type, model, hand]: Parameters<typeof ownedBlade>): BladeModel {
-  const from = model ?? type;
-  const blades = knownBlades.get(from) ?? lately<BladeModel>(MOST_KNOWN);
-  knownBlades.set(from, blades);
-  return blades(JSON.stringify([owned, index, hand]), () => ownedBlade(owned, index, type, model, hand));
+  const key = JSON.stringify([owned, index, hand]);
+  return knownBlades(model ?? type, key, () => ownedBlade(owned, index, type, model, hand));
 }
 
 /** Rows of an owned knife without what its cooks may not use, or nothing for a keepsake and what is lent. */

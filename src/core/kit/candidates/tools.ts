@@ -1,4 +1,5 @@
 import type { TaskLoad } from '../../load/load';
+import { latelyOf } from '../../text/lately';
 import { usefulness } from '../demand/usefulness';
 import type { Scoring } from './scoring';
 import { rescued, rescues } from '../demand/rescue';
@@ -6,20 +7,23 @@ import { convertMinor, CATALOGUE_CURRENCY } from '../../money/currency';
 import type { Candidate } from './candidate';
 import type { Making } from './making';
 
-/** Scores of a tool on the kitchen's tasks, 0–100. */
-export function toolScores(toolId: string, loads: readonly TaskLoad[]): Float64Array {
-  return new Float64Array(loads.map(({ task }) => 100 * (task.tools[toolId] ?? 0)));
-}
+const scoresMet = latelyOf<Float64Array>(40);
+const rowsMet = latelyOf<Float64Array>(4);
 
-/** A tool serves every hand alike. */
-export function toolRows(
+/** Scores of a tool on the kitchen's tasks, 0–100. */
+export const toolScores = (toolId: string, loads: readonly TaskLoad[]): Float64Array =>
+  scoresMet(loads, toolId, () => new Float64Array(loads.map(({ task }) => 100 * (task.tools[toolId] ?? 0))));
+
+/** A tool serves every hand alike. `scores`: on the loads. */
+export const toolRows = (
   scores: Float64Array,
   { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
-): Float64Array {
-  const useful = [...scores].map(usefulness);
-  const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
-  return new Float64Array([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
-}
+): Float64Array =>
+  rowsMet(scores, `${hands.length} ${pooled}`, () => {
+    const useful = [...scores].map(usefulness);
+    const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
+    return new Float64Array([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
+  });
 
 /** Tools that stand in for a blade in this kitchen and are not owned yet. */
 export function toolSteps(making: Making): Candidate[] {

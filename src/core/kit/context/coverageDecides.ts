@@ -1,5 +1,6 @@
 import { type Chosen, chooseKit, ROUGH } from '../search/choose';
 import { kitOf, coverageOfKit } from '../search/coverage';
+import { partOf } from '../search/shortlist';
 import type { PlanningContext } from './planningContext';
 
 /** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
@@ -11,17 +12,19 @@ const LESS_MONEY = [0.75, 0.5] as const;
  */
 export function coverageDecides({ problem, kitchen }: PlanningContext, chosen: Chosen): Chosen {
   if (kitchen.budgetMinor === null) return chosen;
+  const { choice, among } = chosen;
+  const part = partOf(problem, (i) => !among || among.has(i) || choice.includes(i));
   let best = chosen;
-  const kit = kitOf(problem, chosen.choice);
+  const kit = kitOf(problem, choice);
   const seed = kit.map((c) => c.id);
   let covered = coverageOfKit(problem, kit);
   for (const share of LESS_MONEY) {
     const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
-    const { choice } = chooseKit({ ...problem, scale }, ROUGH, { seed });
-    const covers = coverageOfKit(problem, kitOf(problem, choice));
+    const cheaper = chooseKit({ ...part.problem, scale }, ROUGH, { seed }).choice;
+    const covers = coverageOfKit(problem, kitOf(part.problem, cheaper));
     if (covers > covered + 1e-9) {
       covered = covers;
-      best = { ...chosen, choice };
+      best = { ...chosen, choice: part.inWhole(cheaper) };
     }
   }
   return best;

@@ -22,7 +22,7 @@ import { setsForSale } from '../candidates/sets';
 import { bestSet } from '../search/bestSet';
 import { chooseKit, ROUGH } from '../search/choose';
 import type { Problem } from '../search/problem';
-import { demandOf, isSameDemand } from '../demand/demand';
+import { demandOf } from '../demand/demand';
 import { firstGeneral, isSchoolTool, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
@@ -202,9 +202,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const buyable = buyableOf(sold, making);
   const tools = toolSteps(making).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
   const beside = [...careSteps(making, owned), ...tools];
-  const asked = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
-  // an equal demand is kept as it is, with what has been worked out of it
-  const demand = known && isSameDemand(known.problem.demand, asked) ? known.problem.demand : asked;
+  const demand = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
   const given = givenRows(making);
   const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
   const context = { ...making, ...common, owned, sold, buyable, scoredFor, serviced: null };
@@ -224,9 +222,10 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
     return { ...context, problem, counts: 'everything', polishGivenUp: 0 };
   }
   const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
-  return keepingOwned((counts, isQuick = false) => {
+  return keepingOwned((counts, only) => {
     const counted = countedBeside(buyable, owned, loads, counts);
-    const problem = problemOf(isQuick ? counted : reduced(counted, rules, school, reference, scale), rules);
+    const knives = only ? counted.filter(({ id }) => only.has(id)) : reduced(counted, rules, school, reference, scale);
+    const problem = problemOf(knives, rules);
     return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
   });
 }
@@ -246,15 +245,16 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
 
 /**
  * The context in which new knives count as little beside owned ones as gives up no more polish than allowed: what the quick kit that counts it so
- * covers less than one bettered where everything counts. `countedAs` may leave in what can never be the better choice where only that is asked.
+ * covers less than one bettered by their like where everything counts. `countedAs` takes only some knives, by id, where it is told which.
  */
-function keepingOwned(countedAs: (counts: Counts, isQuick?: boolean) => PlanningContext): PlanningContext {
+function keepingOwned(countedAs: (counts: Counts, only?: ReadonlySet<string>) => PlanningContext): PlanningContext {
   const strict = countedAs('rescue');
-  if (!strict.buyable.some((c) => c.counted !== c.usefulness)) return strict;
+  const like = strict.buyable.filter((c) => c.counted !== c.usefulness);
+  if (like.length === 0) return strict;
   const quickKit = ({ problem }: PlanningContext, seed?: readonly string[]) =>
     kitOf(problem, chooseKit(problem, ROUGH, { seed }).choice);
   const kept = quickKit(strict);
-  const all = countedAs('everything', true);
+  const all = countedAs('everything', new Set([...like, ...kept].map(({ id }) => id)));
   const bettered = quickKit(
     all,
     kept.map(({ id }) => id),

@@ -1,5 +1,6 @@
 import { PEOPLE } from '../../constants';
 import type { TaskLoad } from '../../load/load';
+import { latelyOf } from '../../text/lately';
 import { workKind } from '../../cutting/work';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { crowdAt, workShares } from './crowds';
@@ -40,7 +41,12 @@ const choices = <T>(from: readonly T[], many: number): T[][] =>
   many === 0 ? [[]] : from.flatMap((one, i) => choices(from.slice(i + 1), many - 1).map((some) => [one, ...some]));
 
 /** Moments at which so many people of different hands meet, each as often as they do; `share`: what one of them counts of all. */
-function meeting(hands: readonly Hand[], many: number, share: number, columnOf: (hand: number) => number): Moment[] {
+function meeting(
+  hands: readonly Pick<Hand, 'share'>[],
+  many: number,
+  share: number,
+  columnOf: (hand: number) => number,
+): Moment[] {
   const met = choices([...hands.keys()], many).map((some) => ({
     some,
     chance: some.reduce((product, h) => product * (hands[h]?.share ?? 0), 1),
@@ -57,7 +63,7 @@ function meeting(hands: readonly Hand[], many: number, share: number, columnOf: 
  * than there are hands or than three, whose knives are judged by the mean of the hands.
  */
 function different(
-  hands: readonly Hand[],
+  hands: readonly Pick<Hand, 'share'>[],
   columnOf: (hand: number) => number,
   pooled: number,
   crowd: readonly number[],
@@ -85,14 +91,25 @@ function different(
   return [...alone, ...meetings, ...(crowded.length > 0 ? [{ same: true, roles: crowded }] : [])];
 }
 
-/** What a kitchen's kit is measured against, for its hands and loads. `rescueWorth`: what rescued weekly work weighs in the choice, coverage. */
+const asked = latelyOf<Demand>(8);
+
+/**
+ * What a kitchen's kit is measured against, for its hands and loads; the same object for the same loads and hands as many. `rescueWorth`: what
+ * rescued weekly work weighs in the choice, coverage.
+ */
 export function demandOf(
   kitchen: Pick<Kitchen, 'cooksAtOnce' | 'tastes'>,
   loads: readonly TaskLoad[],
-  hands: readonly Hand[],
+  hands: readonly Pick<Hand, 'share'>[],
   cooks: number,
   rescueWorth: number,
 ): Demand {
+  const shares = hands.map(({ share }) => share);
+  const key = JSON.stringify([kitchen.cooksAtOnce, kitchen.tastes.rawMeat, shares, cooks, rescueWorth]);
+  return asked(loads, key, () => laidOut(kitchen, loads, hands, cooks, rescueWorth));
+}
+
+function laidOut(...[kitchen, loads, hands, cooks, rescueWorth]: Parameters<typeof demandOf>): Demand {
   const T = loads.length;
   const weights = new Float64Array(loads.map((load) => load.weight));
   const total = weights.reduce((a, b) => a + b, 0);
@@ -122,17 +139,3 @@ export function demandOf(
   }));
   return { columns: people + pressing.length, states: [...states, ...pressing], weights, total };
 }
-
-/** Whether two demands are equal figure for figure. */
-export const isSameDemand = (a: Demand, b: Demand): boolean =>
-  a.columns === b.columns &&
-  a.states.length === b.states.length &&
-  a.states.every((state, s) => isSame(state, b.states[s]));
-
-const isSame = (a: State, b: State | undefined): boolean =>
-  b !== undefined &&
-  a.task === b.task &&
-  a.same === b.same &&
-  a.rescue === b.rescue &&
-  a.roles.length === b.roles.length &&
-  a.roles.every(({ column, weight }, r) => column === b.roles[r]?.column && weight === b.roles[r]?.weight);

@@ -29,8 +29,9 @@ export function handsOf(cooks: readonly CookContext[]): Hand[] {
 }
 
 /** Most people of different hands at once who are each served for their own hand. */
-export const apartAtMost = (hands: readonly Hand[]): number => Math.min(hands.length, PEOPLE.apart.value);
+export const apartAtMost = (hands: readonly Pick<Hand, 'share'>[]): number =>
+  Math.min(hands.length, PEOPLE.apart.value);
 
 /** Whether more may be at one kind of work than are served each for their own hand, so that the rows carry the mean of the hands as well. */
-export const isPooled = (hands: readonly Hand[], people: number): boolean =>
+export const isPooled = (hands: readonly Pick<Hand, 'share'>[], people: number): boolean =>
   hands.length > 1 && people > apartAtMost(hands);

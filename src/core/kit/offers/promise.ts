@@ -34,6 +34,13 @@ function promises(offers: readonly Offer[], { candidates, scale }: Problem, exch
   });
 }
 
+/** Whether a candidate, by index, costs less with one of the offers. */
+function isOffered(offers: readonly Offer[], { candidates }: Problem): (index: number) => boolean {
+  const pieces = new Set(offers.flatMap((offer) => (offer.kind === 'set' ? offer.pieces.map(({ id }) => id) : [])));
+  const makers = offers.flatMap((offer) => (offer.kind === 'volume' ? [offer.maker] : []));
+  return (i) => pieces.has(candidates[i]?.id ?? '') || makers.some((maker) => isSingle(candidates[i], maker));
+}
+
 /** The offers that may better a kit of this kitchen. */
 export function promisingOffers(context: PlanningContext, kit: Choice): Offer[] {
   const offers = offersFor(context);
@@ -41,6 +48,6 @@ export function promisingOffers(context: PlanningContext, kit: Choice): Offer[] 
   const { problem } = affordable(context.problem);
   // at the price of an offer the money may reach for what it does not reach for singly
   const whole = withPieces({ ...problem, budgetMinor: Infinity }, offers);
-  const told = promises(offers, whole, new Chooser(whole).exchanged(kit));
+  const told = promises(offers, whole, new Chooser(whole).exchanged(kit, isOffered(offers, whole)));
   return offers.filter((_, k) => (told[k] ?? 0) > -HOPELESS);
 }

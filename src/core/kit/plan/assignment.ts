@@ -34,14 +34,18 @@ export function minutesServedBy(
 ): { steps: number[]; owned: number[] } {
   const minutes = { steps: steps.map(() => 0), owned: context.owned.map(() => 0) };
   const add = (to: number[], at: number, more: number) => (to[at] = (to[at] ?? 0) + more);
-  for (const { minutesPerWeek, by } of servedBy(context, steps)) {
-    if (by && 'owned' in by) add(minutes.owned, by.owned, minutesPerWeek);
-    if (!by || !('step' in by)) continue;
+  const servers = serversOf(context, steps);
+  bestServers(context, servers).forEach((at, t) => {
+    const by = servers[at]?.by;
+    const { minutesPerWeek = 0, weight = 0 } = context.loads[t] ?? {};
+    if (!by || weight <= 0) return;
+    if ('owned' in by) add(minutes.owned, by.owned, minutesPerWeek);
+    if (!('step' in by)) return;
     // a knife put right is the owned one again
     const put = steps[by.step]?.owned ?? null;
     add(minutes.steps, by.step, minutesPerWeek);
     if (put !== null) add(minutes.owned, put, minutesPerWeek);
-  }
+  });
   return minutes;
 }
 
@@ -49,15 +53,28 @@ export function minutesServedBy(
 export const minutesServed = (context: PlanningContext, steps: readonly Candidate[]): number[] =>
   minutesServedBy(context, steps).steps;
 
+/** By task the server it goes to, by index: owned ones first among equals; −1 where nothing may do it. */
+function bestServers({ loads }: PlanningContext, servers: readonly { scores: Float64Array }[]): Int32Array {
+  const best = new Int32Array(loads.length).fill(-1);
+  const most = new Float64Array(loads.length);
+  servers.forEach(({ scores }, i) => {
+    for (let t = 0; t < best.length; t++) {
+      const score = scores[t] ?? 0;
+      if (score <= (most[t] ?? 0)) continue;
+      best[t] = i;
+      most[t] = score + 0.5;
+    }
+  });
+  return best;
+}
+
 /** Which knife or tool every task goes to; owned ones first among equals. Tasks of one server stand together, heaviest server first. */
 export function servedBy(context: PlanningContext, steps: readonly Candidate[]): Served[] {
   const servers = serversOf(context, steps);
   const total = context.problem.demand.total;
+  const best = bestServers(context, servers);
   const served = context.loads.map((load, t) => {
-    let at = -1;
-    servers.forEach(({ scores }, i) => {
-      if ((scores[t] ?? 0) > (at < 0 ? 0 : (servers[at]?.scores[t] ?? 0) + 0.5)) at = i;
-    });
+    const at = best[t] ?? -1;
     const server = servers[at];
     return {
       at,
@@ -68,7 +85,8 @@ export function servedBy(context: PlanningContext, steps: readonly Candidate[]):
       by: server?.by ?? null,
     };
   });
-  const weight = (at: number) => (at < 0 ? -1 : served.reduce((sum, s) => sum + (s.at === at ? s.share : 0), 0));
+  const weights = servers.map((_, at) => served.reduce((sum, s) => sum + (s.at === at ? s.share : 0), 0));
+  const weight = (at: number) => weights[at] ?? -1;
   return served
     .filter(({ share }) => share > 0)
     .sort((a, b) => weight(b.at) - weight(a.at) || a.at - b.at || b.share - a.share)

@@ -47,7 +47,10 @@ export function firstAnswer(context: PlanningContext, effort: Effort): ChosenOn 
     .map(({ context: offered, part, rough }) => {
       const from = kitOf(part.problem, rough.choice).map((c) => c.id);
       const chosen = chooseKit(part.problem, effort, { seed: from, beside });
-      return { context: offered, chosen: { ...chosen, choice: part.inWhole(chosen.choice) } };
+      return {
+        context: offered,
+        chosen: { ...chosen, choice: part.inWhole(chosen.choice), among: part.kept },
+      };
     });
   const { serviced } = context;
   const best = [...tried, ...(serviced ? [on(serviced, effort, { seed: serviced.seed })] : [])].reduce(better, plain);

@@ -10,6 +10,14 @@ import type { PlanningContext } from '../context/planningContext';
 /** Unserved tasks shown. */
 const UNSERVED_SHOWN = 8;
 
+/** What costs least, of two at one price the first by id. */
+const cheapest = (candidates: readonly Candidate[]): Candidate | undefined =>
+  candidates.reduce<Candidate | undefined>(
+    (best, c) =>
+      !best || c.priceMinor < best.priceMinor || (c.priceMinor === best.priceMinor && c.id < best.id) ? c : best,
+    undefined,
+  );
+
 export function unserved(context: PlanningContext, steps: readonly Candidate[]): Plan['unserved'] {
   const best = bestScores(context, steps);
   const { currency } = context.kitchen;
@@ -19,9 +27,10 @@ export function unserved(context: PlanningContext, steps: readonly Candidate[]):
     .sort((a, b) => b.load.weight - a.load.weight || a.t - b.t)
     .slice(0, UNSERVED_SHOWN)
     .map(({ load, t, score }) => {
-      const cure = [...context.problem.candidates, ...context.buyable]
-        .filter((c) => (c.scores[t] ?? 0) >= Math.max(SCORE_WORDS.manages.value, score + GUIDANCE.cureAdds.value))
-        .sort((a, b) => a.priceMinor - b.priceMinor || (a.id < b.id ? -1 : 1))[0];
+      const least = Math.max(SCORE_WORDS.manages.value, score + GUIDANCE.cureAdds.value);
+      const cure = cheapest(
+        [...context.problem.candidates, ...context.buyable].filter((c) => (c.scores[t] ?? 0) >= least),
+      );
       const way = cure
         ? `the cheapest way is ${cure.tool ? `a ${lowerFirst(cure.tool.name)}` : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
         : 'nothing in the catalogue does it well for this cook';

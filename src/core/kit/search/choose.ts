@@ -78,7 +78,8 @@ export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], be
   };
   if (proof) return told(proof.choice);
   const kindred = seed.length > 0 ? chooser.seeded(seed) : null;
-  if (effort.nodes === 0) return told(kindred ? filledFrom(chooser, kindred) : filledPlainly(whole, chooser));
+  if (effort.nodes === 0)
+    return told(kindred ? chooser.exchange(chooser.fill(kindred, false)) : filledPlainly(whole, chooser));
   const known = filledBefore.get(whole);
   const among =
     effort.among === undefined

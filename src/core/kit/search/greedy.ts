@@ -192,7 +192,11 @@ export class Chooser {
   /** What each candidate would add to a whole choice; Infinity where that is not known: what is put right stands for its dull self. */
   private gainsBeside(choice: Choice): Float64Array {
     const kit = this.load(choice);
-    return new Float64Array(this.problem.candidates.map((c) => (c.owned === null ? kit.gain(c.counted) : Infinity)));
+    const { candidates } = this.problem;
+    const gains = new Float64Array(candidates.length);
+    for (let i = 0; i < gains.length; i++)
+      gains[i] = candidates[i]?.owned === null ? kit.gain(this.rows[i] ?? NO_ROW) : Infinity;
+    return gains;
   }
 
   /** Exchanges, empties or fills one place at a time while worth rises. */
@@ -243,9 +247,9 @@ export class Chooser {
 
   /**
    * What each candidate changes in the worth of a choice at best: in an empty place, or in the stead of one of its pieces. Money it lacks counts as
-   * much as the choice makes of its money where it makes least.
+   * much as the choice makes of its money where it makes least. `isAsked`: of which candidates it is asked, -Infinity for the others.
    */
-  exchanged(choice: Choice): Float64Array {
+  exchanged(choice: Choice, isAsked: (index: number) => boolean = () => true): Float64Array {
     const { budgetMinor, places } = this.problem;
     const { prices } = this.paid;
     const spent = this.price(choice);
@@ -261,11 +265,12 @@ export class Chooser {
       Infinity,
     );
     const open = new Set(places.flatMap(({ fits }, p) => ((choice[p] ?? -1) < 0 ? [fits] : [])));
-    const addable: readonly number[] = [...new Set([...open].flat())];
+    const addable: readonly number[] = [...new Set([...open].flat())].filter(isAsked);
     // emptied, a place that need not be filled makes room for what goes elsewhere
     const mayCome = (place: Place | undefined): Iterable<number> => {
       if (!place || (!place.required && open.has(place.fits))) return addable;
-      return place.required ? place.fits : new Set([...place.fits, ...addable]);
+      const those = place.fits.filter(isAsked);
+      return place.required ? those : new Set([...those, ...addable]);
     };
     const best = new Float64Array(this.rows.length).fill(-Infinity);
     [-1, ...filled].forEach((p, k) => {

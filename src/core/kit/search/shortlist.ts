@@ -4,6 +4,8 @@ import type { Choice, Problem } from './problem';
 /** A problem with only some of its candidates. */
 export interface Part {
   problem: Problem;
+  /** Candidates of the whole problem that are kept, by index. */
+  kept: ReadonlySet<number>;
   /** A choice of the whole problem in this one: what is missing here stays empty. */
   inPart: (choice: Choice) => Choice;
   /** A choice of this problem in the whole one. */
@@ -40,15 +42,20 @@ export function partOf(whole: Problem, isKept: (index: number) => boolean): Part
       .map(({ fits }) => fits.reduce((low, i) => (price(i) < price(low) ? i : low))),
   );
   const back: number[] = [];
-  const at = whole.candidates.map((_, i) => (isKept(i) || demanded.has(i) ? back.push(i) - 1 : -1));
+  const at = new Int32Array(whole.candidates.length).fill(-1);
+  for (let i = 0; i < at.length; i++) if (isKept(i) || demanded.has(i)) at[i] = back.push(i) - 1;
   // equal places share one array here too
   const known = new Map<readonly number[], number[]>();
   const kept = (fits: readonly number[]): number[] => {
-    const found = known.get(fits) ?? fits.flatMap((i) => ((at[i] ?? -1) >= 0 ? (at[i] ?? -1) : []));
+    const before = known.get(fits);
+    if (before) return before;
+    const found: number[] = [];
+    for (const i of fits) if ((at[i] ?? -1) >= 0) found.push(at[i] ?? -1);
     known.set(fits, found);
     return found;
   };
   return {
+    kept: new Set(back),
     problem: {
       ...whole,
       candidates: back.flatMap((i) => whole.candidates[i] ?? []),

@@ -10,3 +10,13 @@ export function lately<T>(most: number): (key: string, fresh: () => T) => T {
     return known;
   };
 }
+
+/** The same for each of the objects they belong to, kept as long as that is. */
+export function latelyOf<T>(most: number): (of: object, key: string, fresh: () => T) => T {
+  const met = new WeakMap<object, ReturnType<typeof lately<T>>>();
+  return (of, key, fresh) => {
+    const known = met.get(of) ?? lately<T>(most);
+    met.set(of, known);
+    return known(key, fresh);
+  };
+}
