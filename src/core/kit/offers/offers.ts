@@ -76,13 +76,13 @@ function withSet(context: PlanningContext, { set, pieces, priceMinor }: SetForSa
   const others: Place[] = [];
   for (const i of indices) {
     const [demanded] = left
-      .filter(({ fits, required }) => required && fits.includes(i))
+      .filter(({ fits, required, isSingly }) => required && !isSingly && fits.includes(i))
       .sort((a, b) => a.fits.length - b.fits.length);
     if (demanded) left.splice(left.indexOf(demanded), 1);
     (demanded ? filled : others).push(alone(i));
   }
   // a piece is had in the set or not at all
-  const without = left.map(({ fits, required }) => ({ fits: fits.filter((i) => !indices.includes(i)), required }));
+  const without = left.map((place) => ({ ...place, fits: place.fits.filter((i) => !indices.includes(i)) }));
   const places = inPlaceOfOpen([...filled, ...without], others, candidates);
   return places && { ...context, problem: { ...problem, candidates, places } };
 }
@@ -106,9 +106,13 @@ function withVolume(context: PlanningContext, volume: VolumeOffer): PlanningCont
     .filter((some) => some.length <= from)
     .flatMap((some) => {
       const fromBasket = problem.places.map((place) =>
-        some.includes(place) ? { ...place, fits: place.fits.filter((i) => isTheirs[i]) } : place,
+        some.includes(place) ? { ...place, fits: place.fits.filter((i) => isTheirs[i]), isSingly: true } : place,
       );
-      const basket = Array.from({ length: from - some.length }, () => ({ fits: theirs, required: true }));
+      const basket = Array.from({ length: from - some.length }, () => ({
+        fits: theirs,
+        required: true,
+        isSingly: true,
+      }));
       const places = inPlaceOfOpen(fromBasket, basket, candidates);
       return places ? { ...context, problem: { ...problem, candidates, places } } : [];
     });

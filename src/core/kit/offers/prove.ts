@@ -20,6 +20,9 @@ import type { PlanningContext } from '../context/planningContext';
 /** Steps by which an offer's bound is lowered before it is kept in doubt. */
 const PROBE_STEPS = 20;
 
+/** Nodes of a search with every open offer's price had for the asking, before one of them is taken up or left. */
+const WISHED_NODES = 2 * SLICE;
+
 /** What a search has found, offers and all. */
 export interface Proven {
   proof: Proof;
@@ -80,21 +83,23 @@ class OfferSearch {
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
   private *probed(on: PlanningContext, open: readonly Offer[]): Generator<Proven, Offer[]> {
     let left = [...open];
-    for (const offer of open) {
-      if (this.isEnough) break;
+    const queue = [...open];
+    for (let offer = queue.shift(); offer && !this.isEnough; offer = queue.shift()) {
       const rest = left.filter((other) => other !== offer);
       const helps = this.takingHere(on, offer).some(
         (b) => !this.above(wishing(b, rest).problem, PROBE_STEPS).isHopeless,
       );
+      // with fewer beside them less may come of those kept before
+      if (!helps) queue.push(...rest.filter((other) => !queue.includes(other)));
       if (!helps) left = rest;
       yield this.known();
     }
     return left;
   }
 
-  /** Runs a search to its end; false where it has to stop for good. */
-  private *run(search: ExactSearch): Generator<Proven, boolean> {
-    for (;;) {
+  /** Runs a search to its end, or through so many nodes; false where it has to stop for good. */
+  private *run(search: ExactSearch, most = Infinity): Generator<Proven, boolean> {
+    for (let nodes = 0; nodes < most; nodes += SLICE) {
       if (this.isEnough) return false;
       const { work } = search;
       const done = search.step(SLICE);
@@ -103,6 +108,7 @@ class OfferSearch {
       this.nodes += SLICE;
       yield this.known();
     }
+    return true;
   }
 
   /** The best so far, and the most anything still open can come to. */
@@ -137,15 +143,15 @@ class OfferSearch {
     const wished = this.above(problem);
     this.wished = wished;
     if (wished.isHopeless) return true;
-    if (!(yield* this.run(wished))) return false;
-    if (!wished.found) return true;
-    const chosen = chosenOf(wished.proof());
-    const leansOn = chosen.flatMap((i) => cheaperBy.get(i) ?? [])[0];
-    const { bound } = wished.proof();
-    if (!leansOn) {
-      this.best = { proof: wished.proof(), on };
-      return true;
-    }
+    if (!(yield* this.run(wished, open.length > 0 ? WISHED_NODES : Infinity))) return false;
+    if (wished.isHopeless) return true;
+    const proof = wished.proof();
+    const { bound } = proof;
+    const chosen = wished.found ? chosenOf(proof) : [];
+    const [cheaper] = chosen.flatMap((i) => cheaperBy.get(i) ?? []);
+    if (wished.found && !cheaper) this.best = { proof, on };
+    const leansOn = cheaper ?? (proof.proven ? undefined : open[0]);
+    if (!leansOn) return true;
     const real = realPrice(
       chosen.flatMap((i) => singly[i] ?? []),
       open,

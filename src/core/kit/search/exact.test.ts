@@ -76,8 +76,17 @@ function anyStates(random: Random, T: number, weight: (t: number) => number): St
   }).flat();
 }
 
-/** A problem of no kitchen in particular. `alike` makes families of near-equal knives, where bounds have the least to go by. */
-function anyProblem(seed: number, alike: boolean): Problem {
+interface Wild {
+  /** Families of near-equal knives, where bounds have the least to go by. */
+  alike: boolean;
+  /** Places of several kinds that lie in others, or overlap. */
+  nested?: boolean;
+  /** So many knives instead of a few. */
+  many?: number;
+}
+
+/** A problem of no kitchen in particular. */
+function anyProblem(seed: number, { alike, nested = false, many }: Wild): Problem {
   const random = seeded(seed);
   const T = 2 + below(random, 7);
   const family = Array.from({ length: 3 }, () => Float64Array.from({ length: T }, random));
@@ -87,7 +96,7 @@ function anyProblem(seed: number, alike: boolean): Problem {
         ? Math.min(1, Math.max(0, (family[i % 3]?.[t] ?? 0) + 0.06 * (random() - 0.5)))
         : Math.max(0, random() * 1.5 - 0.5),
     );
-  const n = 3 + below(random, alike ? 10 : 8);
+  const n = many ?? 3 + below(random, alike ? 10 : 8);
   const knives = Array.from({ length: n }, (_, i) =>
     candidate(
       `k${i}`,
@@ -117,6 +126,13 @@ function anyProblem(seed: number, alike: boolean): Problem {
     fits: half,
     required: true,
   }));
+  const every = (k: number) => open.filter((i) => i % k === 0);
+  const within = nested
+    ? [
+        ...Array.from({ length: below(random, 3) }, () => ({ fits: every(3), required: random() < 0.7 })),
+        ...Array.from({ length: below(random, 2) }, () => ({ fits: every(4), required: true })),
+      ]
+    : [];
   const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
   return {
     demand: {
@@ -128,7 +144,7 @@ function anyProblem(seed: number, alike: boolean): Problem {
     owned: owned.map((usefulness) => ({ usefulness })),
     given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
     candidates,
-    places: [...required, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
+    places: [...required, ...within, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
     budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
     scale: {
       pointMinor: 20 + below(random, 200),
@@ -154,14 +170,16 @@ function holds(problem: Problem, proof: ReturnType<typeof solved>) {
 }
 
 describe('the best kit by bound and branch is the best kit by a general solver', () => {
-  for (const { name, count, alike, from } of [
+  for (const { name, count, from, ...wild } of [
     { name: 'problems of chance, with copies, care, budgets and required places', count: 210, alike: false, from: 1 },
     { name: 'families of near-equal knives', count: 90, alike: true, from: 5000 },
+    { name: 'problems with places that lie in others', count: 120, alike: true, nested: true, from: 6000 },
+    { name: 'problems of many candidates', count: 6, alike: true, many: 400, from: 7000 },
   ])
     test(`${count} ${name}`, () => {
       let nodes = 0;
       for (let seed = from; seed < from + count; seed++) {
-        const { problem } = affordable(anyProblem(seed, alike));
+        const { problem } = affordable(anyProblem(seed, wild));
         const best = bestByProgram(asProgram(problem));
         const proof = solved(problem);
         nodes += proof.nodes;
@@ -174,7 +192,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
 
   test('a second piece of a kind is paid once where it may stand in places of more than one class', () => {
     for (const seed of [22083, 23760, 25375, 26819, 29179]) {
-      const { problem } = affordable(anyProblem(seed, seed % 2 === 0));
+      const { problem } = affordable(anyProblem(seed, { alike: seed % 2 === 0 }));
       expect(solved(problem).value, `seed ${seed}`).toBeCloseTo(bestByProgram(asProgram(problem)) ?? NaN, 6);
     }
   });
@@ -219,7 +237,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
 
 test('a quick answer keeps every rule and is never worth more than what is proven', () => {
   for (let seed = 9000; seed < 9120; seed++) {
-    const { problem } = affordable(anyProblem(seed, seed % 2 === 0));
+    const { problem } = affordable(anyProblem(seed, { alike: seed % 2 === 0 }));
     const { value } = solved(problem);
     for (const effort of [ROUGH, QUICK]) {
       const { choice, worth } = chooseKit(problem, effort);
@@ -230,7 +248,7 @@ test('a quick answer keeps every rule and is never worth more than what is prove
 });
 
 test('what breaks a rule is told', () => {
-  const { problem } = affordable(anyProblem(3, false));
+  const { problem } = affordable(anyProblem(3, { alike: false }));
   const empty = new Chooser(problem).empty();
   expect(isFeasible({ ...problem, places: [{ fits: [0], required: true }] }, Int32Array.from([-1]))).toBe(false);
   expect(isFeasible({ ...problem, places: [{ fits: [0], required: false }] }, Int32Array.from([1]))).toBe(false);

@@ -1,5 +1,5 @@
 import type { Choice, Problem } from './problem';
-import { type Decided, type Left, Relaxation, type Taken } from './relaxation';
+import { type Decided, Relaxation, type Taken } from './relaxation';
 
 /** Two kits closer in value than this are equal; what is proven is proven to it. */
 export const PRECISION = 1e-7;
@@ -35,8 +35,9 @@ const STEP = {
   filterEvery: 5,
 } as const;
 
-/** Where candidates are many, multipliers are found among the likeliest first: so many of each class, in so many rounds of so many steps. */
-const SIFT = { from: 300, likeliest: 80, rounds: 5, steps: 6 * ROOT_STEPS, patience: 20 } as const;
+/** Where candidates are many, multipliers are found among the likeliest first: so many of each class, in so many rounds, with so many
+ * steps for each that is made with all of them. */
+const SIFT = { from: 300, likeliest: 80, rounds: 5, stepsFor: 6, patience: 20, least: 0.1, downTo: 100 } as const;
 
 /** A branch of the search, and the most it can be worth. */
 interface Node extends Decided {
@@ -91,15 +92,16 @@ export class ExactSearch {
     this.relaxed = relaxed;
     const taken = relaxed.takenOf(seed);
     this.best = relaxed.isComplete(taken) ? { value: relaxed.valueOf(taken), taken } : { value: -Infinity, taken: [] };
+    let isSifted = false;
     const from = (multipliers: Float64Array, left: Node['left']): Node => {
       const root: Node = { taken: [], left, multipliers, bound: Infinity };
-      this.sift(root);
-      this.lower(root, rootSteps);
+      isSifted = this.sift(root, SIFT.stepsFor * rootSteps);
+      if (!isSifted) this.lower(root, rootSteps);
       return root;
     };
     const fits = hint?.length === relaxed.scale.length;
     let root = from(hint && fits ? hint : relaxed.startingMultipliers(taken), relaxed.everything());
-    if (hint && root.bound > this.aim + FAR) {
+    if (hint && !isSifted && root.bound > this.aim + FAR) {
       const afresh = from(relaxed.startingMultipliers(this.best.taken), root.left);
       if (afresh.bound < root.bound) root = afresh;
     }
@@ -226,25 +228,29 @@ export class ExactSearch {
    * Lowers a node's bound where its candidates are many: multipliers that are good for the likeliest of them are nearly good for all, and cost a
    * fraction of a step. Who is likeliest is looked at again after each round; what is certain is worked out with all of them.
    */
-  private sift(node: Node): void {
+  private sift(node: Node, steps: number): boolean {
     const { relaxed } = this;
-    const likeliest = node.left.map(() => new Set<number>());
+    const likeliest = new Set<number>();
     let now = node.multipliers;
-    for (let round = 0; round <= SIFT.rounds; round++) {
-      if (node.left.reduce((sum, { open }) => sum + open.length, 0) < SIFT.from) return;
+    const many = () => node.left.reduce((sum, { open }) => sum + open.length, 0);
+    if (many() < SIFT.from) return false;
+    for (let round = 0; many() >= SIFT.downTo; round++) {
+      const before = node.bound;
       const value = relaxed.evaluate(node, now);
-      if (value < node.bound) {
+      if (value < before) {
         node.bound = value;
         node.multipliers = now;
       }
-      if (round === SIFT.rounds || value <= this.aim + PRECISION) return;
-      relaxed.likeliest(node.left, SIFT.likeliest).forEach((those, k) => those.forEach((i) => likeliest[k]?.add(i)));
+      const isIdle = before - node.bound < SIFT.least * (node.bound - this.aim);
+      if (round === SIFT.rounds || isIdle || value <= this.aim + PRECISION) return true;
+      relaxed.likeliest(node.left, SIFT.likeliest).forEach((i) => likeliest.add(i));
       this.drop(node, value);
-      const left = node.left.map((each, k) => ({ ...each, open: each.open.filter((i) => likeliest[k]?.has(i)) }));
+      const left = node.left.map((each) => ({ ...each, open: each.open.filter((i) => likeliest.has(i)) }));
       const few: Node = { ...node, left, multipliers: now, bound: Infinity };
-      this.lower(few, SIFT.steps, SIFT.patience);
+      this.lower(few, round === 0 ? steps / 2 : steps, SIFT.patience);
       now = few.multipliers;
     }
+    return true;
   }
 
   /** Drops from a node what cannot be part of a better kit, by the worths of the evaluation just made, which came to `value`. */
@@ -271,18 +277,21 @@ export class ExactSearch {
         (worth[b.candidate] ?? 0) - (worth[a.candidate] ?? 0) ||
         a.candidate - b.candidate,
     );
-    const among = next?.among ?? node.left.findIndex(({ open }) => open.length > 0);
+    const among = next ? relaxed.placeOf(next, node.left) : node.left.findIndex(({ open }) => open.length > 0);
     const from = node.left[among];
     const candidate = next?.candidate ?? from?.open[0];
     if (!from || candidate === undefined) return;
-    const put = (changed: Left): Left[] =>
-      node.left.flatMap((each, k) => (k === among ? (changed.many > 0 ? [changed] : []) : [each]));
-    const without: Node = { ...node, left: put({ ...from, open: from.open.filter((i) => i !== candidate) }) };
+    const without: Node = { ...node, left: relaxed.without(node.left, among, candidate) };
     this.lower(without, NODE_STEPS);
     this.push(without);
     // pushed last, looked at first
     const taken = [...node.taken, { candidate, at: from.at }];
-    const withIt: Node = { ...node, taken, left: relaxed.affordable(put({ ...from, many: from.many - 1 }), taken) };
+    const rest = node.left.map((each, k) => (k === among ? { ...each, many: each.many - 1 } : each));
+    const left = relaxed.affordable(
+      rest.filter(({ many }) => many > 0),
+      taken,
+    );
+    const withIt: Node = { ...node, taken, left };
     this.lower(withIt, NODE_STEPS);
     this.keep(taken);
     this.push(withIt);

@@ -6,6 +6,8 @@ import type { MoneyScale } from './worth';
 export interface Place {
   fits: readonly number[];
   required: boolean;
+  /** Only what is bought singly counts here: a piece of a set does not fill it. */
+  isSingly?: boolean;
 }
 
 /** Everything the choice rests on: plain numbers, no names. */

@@ -1,6 +1,6 @@
 import type { Choice, Problem } from './problem';
 import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
-import { type PlaceClass, classesOf } from './placeClasses';
+import { classesOf, type Nest, nestOf, type PlaceClass } from './placeClasses';
 import { SecondPieces } from './secondPieces';
 import { fewOfAType } from './shortlist';
 import { KitValue, filledKit } from './value';
@@ -32,10 +32,11 @@ export interface Decided {
   left: readonly Left[];
 }
 
-/** A candidate chosen in an evaluation: for which of the places left, and as which copy. */
+/** A candidate chosen in an evaluation: for which of the places left, as which copy, and what it comes to there. */
 interface Chosen extends Taken {
   among: number;
   copy: number;
+  value: number;
 }
 
 const NO_ROW = new Float64Array();
@@ -50,6 +51,11 @@ const NOTHING: InRoles = {
 };
 
 const NOBODY: number[] = [];
+
+const STAYS = 1;
+const HOPELESS = 2;
+
+const NONE: ReadonlyMap<number, number> = new Map();
 
 /** The rows that can serve the roles of a state at best: of each role as many of its best as there are roles, by index. */
 function bestFew(rows: readonly Float64Array[], first: number, end: number): number[] {
@@ -94,6 +100,7 @@ export class Relaxation {
   /** Shares of the budget. */
   private readonly prices: Float64Array;
   readonly classes: PlaceClass[];
+  private readonly nest: Nest;
   private readonly already: Float64Array[];
   private readonly limited: boolean;
   private readonly copies: number;
@@ -113,6 +120,8 @@ export class Relaxation {
   /** By candidate the evaluation its worth was last worked out in. */
   private readonly seen: Int32Array;
   private evaluations = 0;
+  /** By candidate whether it stays in a place within others, or is hopeless there. */
+  private readonly marks: Uint8Array;
 
   constructor(private readonly problem: Problem) {
     const { demand, candidates } = problem;
@@ -130,6 +139,7 @@ export class Relaxation {
     const share = (minor: number) => (problem.budgetMinor > 0 ? minor / problem.budgetMinor : minor > 0 ? 2 : 0);
     this.prices = new Float64Array(candidates.map((c) => (this.limited ? share(c.priceMinor) : 0)));
     this.classes = classesOf(problem);
+    this.nest = nestOf(this.classes);
     this.copies = this.roles.most;
     this.slope = new Float64Array(R + 1);
     this.scale = new Float64Array([...weights, MONEY_SCALE]);
@@ -137,6 +147,7 @@ export class Relaxation {
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
     this.seconds = new SecondPieces(this.paid);
     this.seen = new Int32Array(candidates.length);
+    this.marks = new Uint8Array(candidates.length);
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -267,9 +278,11 @@ export class Relaxation {
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];
     this.thresholds = [];
-    node.left.forEach((left, among) => {
-      bound += this.pick(node.taken, left, among, counted);
-    });
+    // of what is chosen for places within others no copy is left for those around them
+    for (const isAround of [false, true])
+      node.left.forEach((left, among) => {
+        if ((left.at === this.nest.outer) === isAround) bound += this.pick(node.taken, left, among, counted);
+      });
     for (const { candidate, copy } of this.chosen) {
       slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
       const { served, figures } = this.rows[candidate] ?? NOTHING;
@@ -312,7 +325,7 @@ export class Relaxation {
     return most;
   }
 
-  count(taken: readonly Taken[]): Map<number, number> {
+  count(taken: readonly Pick<Taken, 'candidate'>[]): Map<number, number> {
     const counted = new Map<number, number>();
     for (const { candidate } of taken) counted.set(candidate, (counted.get(candidate) ?? 0) + 1);
     return counted;
@@ -353,11 +366,13 @@ export class Relaxation {
       top.splice(k, 0, { value, candidate, copy });
       if (top.length > places) top.pop();
     };
-    seconds.lay(taken, open, this.worth);
+    const within = at === this.nest.outer ? this.chosenWithin() : NONE;
+    this.layBut(within, taken, open);
     for (const i of open) {
       const had = counted.get(i) ?? 0;
-      const most = required ? places : Math.min(places, this.copies - had);
-      for (let c = 0; c < most; c++) {
+      const gone = within.get(i) ?? 0;
+      const most = gone + (required ? places : Math.min(places, this.copies - had - gone));
+      for (let c = gone; c < most; c++) {
         const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
         const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
         if (c > 0 && !required && value <= 0) break;
@@ -367,34 +382,100 @@ export class Relaxation {
     let sum = 0;
     for (const { value, candidate, copy } of top) {
       sum += value;
-      this.chosen.push({ candidate, at, copy, among });
+      this.chosen.push({ candidate, at, copy, among, value });
     }
     if (required && top.length < places) sum = -Infinity;
-    this.thresholds.push(top[places - 1]?.value ?? 0);
+    this.thresholds[among] = top[places - 1]?.value ?? 0;
     return sum;
   }
 
-  /** By places left, the likeliest candidates of the evaluation just made: those chosen and those worth most, few of a type. */
-  likeliest(left: readonly Left[], many: number): number[][] {
-    const { worth, chosen } = this;
-    const { candidates } = this.problem;
-    return left.map(({ open }, among) => {
-      const inOrder = [...open].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
-      const picked = chosen.flatMap((c) => (c.among === among ? [c.candidate] : []));
-      return [...picked, ...fewOfAType(inOrder, candidates).slice(0, many)];
-    });
+  /** Lays out what second pieces cost among what is open, where some candidates are chosen elsewhere and so none of these is the one spared. */
+  private layBut(elsewhere: ReadonlyMap<number, number>, taken: readonly Taken[], open: readonly number[]): void {
+    const { worth } = this;
+    const worths = [...elsewhere.keys()].map((i) => [i, worth[i] ?? 0] as const);
+    for (const [i] of worths) worth[i] = -Infinity;
+    this.seconds.lay(taken, open, worth);
+    for (const [i, was] of worths) worth[i] = was;
   }
 
-  /** Of what is left what may be part of a kit worth `lacking` more than the evaluation just made came to. */
-  hopeful({ taken, left }: Decided, lacking: number): readonly Left[] {
-    const { seconds, thresholds, chosen, worth } = this;
-    return left.map((each, among) => {
-      const least = lacking + (thresholds[among] ?? 0);
-      seconds.lay(taken, each.open, worth);
-      const keep = (i: number) =>
-        seconds.atMost(i, worth[i] ?? 0) > least || chosen.some((c) => c.among === among && c.candidate === i);
-      return each.open.every(keep) ? each : { ...each, open: each.open.filter(keep) };
+  /** How many of each candidate are chosen for places within the outer class. */
+  private chosenWithin(): ReadonlyMap<number, number> {
+    return this.count(this.chosen.filter(({ at }) => this.nest.isInner[at]));
+  }
+
+  /** The likeliest candidates of the evaluation just made: those chosen, and those worth most for each of the places left, few of a type. */
+  likeliest(left: readonly Left[], many: number): number[] {
+    const { worth, chosen } = this;
+    const { candidates } = this.problem;
+    const most = left.flatMap(({ open }) => {
+      const inOrder = [...open].sort((a, b) => (worth[b] ?? 0) - (worth[a] ?? 0) || a - b);
+      return fewOfAType(inOrder, candidates).slice(0, many);
     });
+    return [...most, ...chosen.map(({ candidate }) => candidate)];
+  }
+
+  /** What the evaluation just made, with one more candidate put among some places, would lose in the one it puts out, at least; negative. */
+  private leastLost(left: readonly Left[], among: number, taken: readonly Taken[]): number {
+    const { chosen, nest, seconds, thresholds, worthAgain } = this;
+    const { at, many } = left[among] ?? { at: -1, many: 0 };
+    const put = chosen.filter((c) => c.among === among);
+    if (put.length < many) return 0;
+    const around = left.findIndex((each) => each.at === nest.outer);
+    const outer = nest.isInner[at] ? left[around] : undefined;
+    if (!outer) return -(thresholds[among] ?? 0);
+    // what is put out of a place within may come into one around it
+    seconds.lay(taken, outer.open, this.worth);
+    const counted = this.count(taken);
+    return put.reduce((most, { candidate, copy, value }) => {
+      const raw = worthAgain[copy - (counted.get(candidate) ?? 0)]?.[candidate] ?? 0;
+      return Math.max(most, Math.max(0, seconds.atMost(candidate, raw) - (thresholds[around] ?? 0)) - value);
+    }, -Infinity);
+  }
+
+  /**
+   * Of what is left what may be part of a kit worth `lacking` more than the evaluation just made came to. What may stand in a place within others
+   * stands there before it stands around them: hopeless there it is hopeless here.
+   */
+  hopeful({ taken, left }: Decided, lacking: number): readonly Left[] {
+    const { seconds, worth, nest, marks } = this;
+    const kept = [...left];
+    marks.fill(0);
+    for (const isAround of [false, true])
+      left.forEach((each, among) => {
+        if ((each.at === nest.outer) !== isAround) return;
+        const least = lacking - this.leastLost(left, among, taken);
+        const isInner = nest.isInner[each.at];
+        seconds.lay(taken, each.open, worth);
+        const keep = (i: number): boolean => {
+          if (isAround && marks[i] !== 0) return marks[i] === STAYS;
+          const isKept = seconds.atMost(i, worth[i] ?? 0) > least || this.isChosen(i, among);
+          if (isInner && marks[i] !== STAYS) marks[i] = isKept ? STAYS : HOPELESS;
+          return isKept;
+        };
+        const open = each.open.filter(keep);
+        if (open.length < each.open.length) kept[among] = { ...each, open };
+      });
+    return kept;
+  }
+
+  private isChosen(candidate: number, among: number): boolean {
+    return this.chosen.some((c) => c.among === among && c.candidate === candidate);
+  }
+
+  /** What is left once a candidate is in none of some places; nor is it in those around them, as it would stand in these first. */
+  without(left: readonly Left[], among: number, candidate: number): Left[] {
+    const { isInner, outer } = this.nest;
+    const from = left[among];
+    const isOut = (each: Left) => each === from || (isInner[from?.at ?? -1] && each.at === outer);
+    return left.map((each) => (isOut(each) ? { ...each, open: each.open.filter((i) => i !== candidate) } : each));
+  }
+
+  /** Where a candidate chosen is put first: in places within those it was chosen for, if any are left that accept it. */
+  placeOf({ candidate, among }: Pick<Chosen, 'candidate' | 'among'>, left: readonly Left[]): number {
+    const { isInner, outer } = this.nest;
+    if (left[among]?.at !== outer) return among;
+    const within = left.findIndex(({ at, open }) => isInner[at] && open.includes(candidate));
+    return within >= 0 ? within : among;
   }
 
   isComplete(taken: readonly { at: number }[]): boolean {
@@ -405,17 +486,12 @@ export class Relaxation {
     return this.limited ? taken.reduce((sum, { candidate }) => sum + (this.prices[candidate] ?? 0), 0) : 0;
   }
 
-  /** What the money left still reaches, and no more copies than there are roles for. */
+  /** What the money left still reaches. */
   affordable(left: readonly Left[], taken: readonly Taken[]): Left[] {
     const money = 1 - this.spent(taken);
-    const counted = this.count(taken);
     return left.map((each) => ({
       ...each,
-      open: each.open.filter(
-        (i) =>
-          (!this.limited || (this.prices[i] ?? 0) <= money + CENTLESS) &&
-          (each.required || (counted.get(i) ?? 0) < this.copies),
-      ),
+      open: this.limited ? each.open.filter((i) => (this.prices[i] ?? 0) <= money + CENTLESS) : each.open,
     }));
   }
 }
