@@ -3,16 +3,18 @@ import ts from 'typescript';
 /** Constants of the core are written as c(value, unit, why, from). */
 const CONSTANTS = /\/src\/core\/constants\/\w+\.ts$/;
 
-/** Where the words of every constant in a source stand. */
+/** Where the words of every constant in a source stand: all that follows its value. */
 function wordsIn(source) {
   const found = [];
   const visit = (node) => {
-    if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 'c')
-      found.push(...node.arguments.slice(1).filter((each) => ts.isStringLiteralLike(each)));
+    if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.expression.text === 'c') {
+      const [value, ...words] = node.arguments;
+      if (words.length > 0 && words.every(ts.isStringLiteralLike)) found.push([value.end, words.at(-1).end]);
+    }
     ts.forEachChild(node, visit);
   };
   visit(source);
-  return found.map((each) => [each.getStart(source), each.end]);
+  return found;
 }
 
 /** Workers compute and explain no constant: their copies go without units, reasons and origins, a tenth of the whole. */
@@ -22,7 +24,7 @@ export const bareConstants = {
   transform(code, id) {
     if (!CONSTANTS.test(id)) return null;
     const source = ts.createSourceFile(id, code, ts.ScriptTarget.Latest, true);
-    const bare = wordsIn(source).reduceRight((text, [from, to]) => `${text.slice(0, from)}''${text.slice(to)}`, code);
+    const bare = wordsIn(source).reduceRight((text, [from, to]) => `${text.slice(0, from)}${text.slice(to)}`, code);
     return { code: bare, map: null };
   },
 };

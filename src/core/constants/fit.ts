@@ -543,11 +543,3 @@ export const PART_WEIGHTS = {
   condition: c(1, 'exponent', 'what is chipped or worn cuts so everywhere', 'handbook'),
 } as const satisfies Record<string, Constant>;
 export type PartId = keyof typeof PART_WEIGHTS;
-
-/** Scores from which the words begin (handbook 4). */
-export const SCORE_WORDS = {
-  madeForIt: c(85, 'score', 'made for it', 'handbook'),
-  doesItWell: c(70, 'score', 'does it well', 'handbook'),
-  manages: c(55, 'score', 'manages', 'handbook'),
-  struggles: c(35, 'score', 'a struggle; below it the wrong tool', 'handbook'),
-} as const satisfies Record<string, Constant>;

@@ -5,3 +5,4 @@ export * from './keeping';
 export * from './kit';
 export * from './trial';
 export * from './use';
+export * from './words';
