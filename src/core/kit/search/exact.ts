@@ -1,5 +1,6 @@
 import type { Choice, Problem } from './problem';
-import { type Decided, Relaxation, type Taken } from './relaxation';
+import { type Decided, firstPlaceOf, leftWithout, type Taken } from './left';
+import { Relaxation } from './relaxation';
 
 /** Two kits closer in value than this are equal; what is proven is proven to it. */
 export const PRECISION = 1e-7;
@@ -277,11 +278,13 @@ export class ExactSearch {
         (worth[b.candidate] ?? 0) - (worth[a.candidate] ?? 0) ||
         a.candidate - b.candidate,
     );
-    const among = next ? relaxed.placeOf(next, node.left) : node.left.findIndex(({ open }) => open.length > 0);
+    const among = next
+      ? firstPlaceOf(relaxed.nest, node.left, next.among, next.candidate)
+      : node.left.findIndex(({ open }) => open.length > 0);
     const from = node.left[among];
     const candidate = next?.candidate ?? from?.open[0];
     if (!from || candidate === undefined) return;
-    const without: Node = { ...node, left: relaxed.without(node.left, among, candidate) };
+    const without: Node = { ...node, left: leftWithout(relaxed.nest, node.left, among, candidate) };
     this.lower(without, NODE_STEPS);
     this.push(without);
     // pushed last, looked at first

@@ -1,7 +1,8 @@
 import type { Choice, Problem } from './problem';
-import { inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
+import { bestFew, inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
 import { classesOf, type Nest, nestOf, type PlaceClass } from './placeClasses';
 import { SecondPieces } from './secondPieces';
+import type { Decided, Left, Taken } from './left';
 import { fewOfAType } from './shortlist';
 import { KitValue, filledKit } from './value';
 import { type Paid, paidFor, paidForKit } from './paid';
@@ -11,26 +12,6 @@ const MONEY_SCALE = 0.5;
 
 /** Slack where shares of the budget are summed: far below one minor unit. */
 const CENTLESS = 1e-12;
-
-/** A candidate taken, and the class of places it was taken for. */
-export interface Taken {
-  candidate: number;
-  at: number;
-}
-
-/** Places of one class that are still to be filled, and the candidates that may come into them. */
-export interface Left {
-  at: number;
-  many: number;
-  required: boolean;
-  open: readonly number[];
-}
-
-/** What is decided so far: what is in for certain, and what is left to be filled. */
-export interface Decided {
-  taken: readonly Taken[];
-  left: readonly Left[];
-}
 
 /** A candidate chosen in an evaluation: for which of the places left, as which copy, and what it comes to there. */
 interface Chosen extends Taken {
@@ -57,25 +38,6 @@ const HOPELESS = 2;
 
 const NONE: ReadonlyMap<number, number> = new Map();
 
-/** The rows that can serve the roles of a state at best: of each role as many of its best as there are roles, by index. */
-function bestFew(rows: readonly Float64Array[], first: number, end: number): number[] {
-  const found: number[] = [];
-  const many = end - first;
-  const best = new Array<number>(many);
-  for (let r = first; r < end; r++) {
-    best.fill(-1);
-    for (let i = 0; i < rows.length; i++) {
-      const figure = rows[i]?.[r] ?? 0;
-      let k = many;
-      while (k > 0 && ((best[k - 1] ?? -1) < 0 || (rows[best[k - 1] ?? 0]?.[r] ?? 0) < figure)) k--;
-      for (let moved = many - 1; moved > k; moved--) best[moved] = best[moved - 1] ?? -1;
-      if (k < many) best[k] = i;
-    }
-    for (const i of best) if (i >= 0 && !found.includes(i)) found.push(i);
-  }
-  return found;
-}
-
 /** What is there in a node: the best figures of every state all of whose roles read one column, and the rows of the others. */
 interface Present {
   tops: Float64Array;
@@ -100,7 +62,7 @@ export class Relaxation {
   /** Shares of the budget. */
   private readonly prices: Float64Array;
   readonly classes: PlaceClass[];
-  private readonly nest: Nest;
+  readonly nest: Nest;
   private readonly already: Float64Array[];
   private readonly limited: boolean;
   private readonly copies: number;
@@ -460,22 +422,6 @@ export class Relaxation {
 
   private isChosen(candidate: number, among: number): boolean {
     return this.chosen.some((c) => c.among === among && c.candidate === candidate);
-  }
-
-  /** What is left once a candidate is in none of some places; nor is it in those around them, as it would stand in these first. */
-  without(left: readonly Left[], among: number, candidate: number): Left[] {
-    const { isInner, outer } = this.nest;
-    const from = left[among];
-    const isOut = (each: Left) => each === from || (isInner[from?.at ?? -1] && each.at === outer);
-    return left.map((each) => (isOut(each) ? { ...each, open: each.open.filter((i) => i !== candidate) } : each));
-  }
-
-  /** Where a candidate chosen is put first: in places within those it was chosen for, if any are left that accept it. */
-  placeOf({ candidate, among }: Pick<Chosen, 'candidate' | 'among'>, left: readonly Left[]): number {
-    const { isInner, outer } = this.nest;
-    if (left[among]?.at !== outer) return among;
-    const within = left.findIndex(({ at, open }) => isInner[at] && open.includes(candidate));
-    return within >= 0 ? within : among;
   }
 
   isComplete(taken: readonly { at: number }[]): boolean {

@@ -136,3 +136,22 @@ export function worthInRoles(
     if (isSame[s] === 0) for (let c = 0; c < byCopy.length; c++) byCopy[c] = (byCopy[c] ?? 0) + most;
   }
 }
+
+/** The rows that can serve the roles of a state at best: of each role as many of its best as there are roles, by index. */
+export function bestFew(rows: readonly Float64Array[], first: number, end: number): number[] {
+  const found: number[] = [];
+  const many = end - first;
+  const best = new Array<number>(many);
+  for (let r = first; r < end; r++) {
+    best.fill(-1);
+    for (let i = 0; i < rows.length; i++) {
+      const figure = rows[i]?.[r] ?? 0;
+      let k = many;
+      while (k > 0 && ((best[k - 1] ?? -1) < 0 || (rows[best[k - 1] ?? 0]?.[r] ?? 0) < figure)) k--;
+      for (let moved = many - 1; moved > k; moved--) best[moved] = best[moved - 1] ?? -1;
+      if (k < many) best[k] = i;
+    }
+    for (const i of best) if (i >= 0 && !found.includes(i)) found.push(i);
+  }
+  return found;
+}
