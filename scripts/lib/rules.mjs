@@ -181,8 +181,8 @@ export const RULES = [
   {
     name: 'single bevels let soft slices fall',
     file: 'fit/parts/edge.ts',
-    from: 'return 1 - (1 - f.double.value) * soft * (1 - supple);',
-    to: 'return 1 + 0 * soft * supple;',
+    from: 'return 1 - rubs * soft * (1 - supple);',
+    to: 'return 1 + 0 * rubs * soft * supple;',
   },
   {
     name: 'table knives are one a seat',

@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { LIFTINGS } from '../formats/kitchenWords';
 import { FOODS_AVOIDED } from './words';
 
 /** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */
@@ -18,6 +19,8 @@ export const cuisineSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
   usual: z.array(z.strictObject({ id: z.string(), amount: z.number().positive() })).optional(),
+  /** How cut food goes to the pan where nothing else is said. */
+  lifts: z.enum(LIFTINGS).optional(),
 });
 export type Cuisine = z.infer<typeof cuisineSchema>;
 

@@ -93,6 +93,28 @@ describe('gaps are filled', () => {
     expect(names([{}, {}, { name: 'Bo' }])).toEqual(['cook 1', 'cook 2', 'Bo']);
   });
 
+  test('cut food is carried on the flat where most of what is cooked does so, until another habit is told', () => {
+    const lifts = (shares: [string, number][], habits = {}) =>
+      complete({ habits, cooking: { cuisines: shares.map(([id, share]) => ({ id, share })) } });
+    expect(lifts([['chinese-home', 1]]).kitchen.habits.lifts).toBe('flat');
+    expect(lifts([['chinese-home', 1]]).assumed.join(' ')).toContain('carried on the flat of the blade');
+    expect(
+      lifts([
+        ['chinese-home', 1],
+        ['italian', 1],
+      ]).kitchen.habits.lifts,
+    ).toBeNull();
+    expect(
+      lifts([
+        ['chinese-home', 3],
+        ['italian', 2],
+      ]).kitchen.habits.lifts,
+    ).toBe('flat');
+    expect(lifts([['chinese-home', 1]], { lifts: 'never' }).kitchen.habits.lifts).toBe('never');
+    expect(lifts([['chinese-home', 1]], { lifts: null }).kitchen.habits.lifts).toBeNull();
+    expect(lifts([]).assumed.join(' ')).toContain('nothing said of carrying food');
+  });
+
   test('own dishes or tasks say what is cooked: no cuisine is added to them', () => {
     expect(complete({ cooking: { tasks: [{ id: 'onion-dice', times: 1, per: 'day' }] } }).kitchen.cuisines).toEqual([]);
   });

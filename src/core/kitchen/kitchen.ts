@@ -6,6 +6,7 @@ import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/k
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
 import type { DiaryEntry } from '../formats/diaryFile';
+import { LIFTINGS } from '../formats/kitchenWords';
 import type { BenchTrialFile } from '../formats/trialsFile';
 import { type FeltKnives, feltBy } from './felt';
 import { DEFAULTS } from './defaults';
@@ -224,14 +225,27 @@ const HABIT_WORDS: Record<Habit, string> = {
   sharpeningPrice: 'sharpening at the usual price',
   visitsPerYear: 'sharpened when it is due',
 };
+const CARRIED_WORDS = 'cut food carried on the flat of the blade, as is usual where this is cooked';
 
-function completePlace(file: KitchenFile, assumed: string[]): Pick<Kitchen, 'board' | 'habits'> {
+/** How cut food goes to the pan in more than half of what is cooked; nothing is said where no cuisine does. */
+function usualLifting({ cooking = {} }: KitchenFile, { cuisines }: Reference): Habits['lifts'] {
+  const cooked = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ lifts: cuisines.get(id)?.lifts, share }));
+  const all = cooked.reduce((sum, { share }) => sum + share, 0);
+  const most = LIFTINGS.find(
+    (way) => cooked.reduce((sum, { lifts, share }) => sum + (lifts === way ? share : 0), 0) > all / 2,
+  );
+  return most ?? DEFAULTS.habits.lifts;
+}
+
+function completePlace(file: KitchenFile, reference: Reference, assumed: string[]): Pick<Kitchen, 'board' | 'habits'> {
   const board = { ...DEFAULTS.board, ...file.board };
   if (file.board?.lengthMm === undefined || file.board.widthMm === undefined || file.board.material === undefined)
     assumed.push(`A ${board.material} board of ${board.lengthMm} × ${board.widthMm} mm.`);
+  const lifts = usualLifting(file, reference);
+  const words = { ...HABIT_WORDS, ...(lifts === 'flat' ? { lifts: CARRIED_WORDS } : {}) };
   const unsaid = (Object.keys(HABIT_WORDS) as Habit[]).filter((key) => file.habits?.[key] === undefined);
-  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => HABIT_WORDS[key]).join(', ')}.`);
-  return { board, habits: { ...DEFAULTS.habits, ...file.habits } };
+  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => words[key]).join(', ')}.`);
+  return { board, habits: { ...DEFAULTS.habits, lifts, ...file.habits } };
 }
 
 /** What is cooked: meals, cuisines, dishes and tasks. */
@@ -333,7 +347,7 @@ export function completeKitchen(
   const cooks = said.map((cook, i) =>
     withTrials(completeCook(cook, calledAmong(said, cook, i), assumed), i, file, reference),
   );
-  const place = completePlace(file, assumed);
+  const place = completePlace(file, reference, assumed);
   const cooking = completeCooking(file, reference, assumed);
   const money = completeMoney(file, currency, assumed);
   const limits = completeLimits(file, assumed);

@@ -178,7 +178,7 @@ export const DISAGREEMENTS: Disagreement[] = [
       },
       {
         name: 'Never on a knife',
-        holds: 'A context scraper or the hands carry it; the edge stays keen and fingers stay away from it.',
+        holds: 'A bench scraper or the hands carry it; the edge stays keen and fingers stay away from it.',
         ...habit('lifts', 'never'),
       },
     ],

@@ -73,6 +73,17 @@ describe('clean face', () => {
     expect(draw(36)).toBe(draw(FIT.face.low.value));
     expect(draw(48)).toBeLessThan(draw(38));
   });
+
+  test('in raw fish a double bevel rubs by its angle: a blunt one most, up to a limit', () => {
+    const left = (angle: number) => {
+      const two = { edgeAngleDeg: angle, edgeAngleBackDeg: angle };
+      const blade = traitsOf('oskavel-slicer-270', two);
+      return partValue(face, blade, 'raw-fish-slice', cookOf(), modeOf('raw-fish-slice', 'slice')) / blade.faceQuality;
+    };
+    const rubs = 1 - FIT.face.double.value;
+    expect(left(FIT.face.rubsAngle.value * 1.5)).toBeCloseTo(1 - 1.5 * rubs, 6);
+    expect(left(25)).toBeCloseTo(1 - FIT.face.rubsMost.value * rubs, 6);
+  });
 });
 
 describe('crust', () => {

@@ -38,13 +38,14 @@ export const tip: Part = {
     `Tip ${mm(handToTipMm(b.blade, cook.grip))} from the fingers, ${b.blade.tip}, ${b.blade.spineTipMm.toFixed(1)} mm thin: ${byValue(value, 'exact', 'steady enough', 'it wanders')}.`,
 };
 
-/** What the sides of an edge leave of a face. A double bevel rubs a soft clean slice; one laid over a supple blade falls free of it. */
+/** What the sides of an edge leave of a face. A double bevel rubs a soft clean slice, the more the blunter its angle; one laid over a supple blade falls free of it. */
 function sidesLeave(b: BladeTraits, task: Task, mode: Mode, onBone: boolean): number {
   if (b.blade.bevel === 'single') return onBone && isRawFlesh(task) ? f.flatBack.value : 1;
   if (onBone || mode.id !== 'slice' || b.serrated) return 1;
   const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
   const supple = task.flexible ? b.blade.flex : 0;
-  return 1 - (1 - f.double.value) * soft * (1 - supple);
+  const rubs = (1 - f.double.value) * Math.min(f.rubsMost.value, b.angleDeg / f.rubsAngle.value);
+  return 1 - rubs * soft * (1 - supple);
 }
 
 export const face: Part = {

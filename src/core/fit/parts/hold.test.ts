@@ -94,6 +94,34 @@ describe('weight', () => {
     expect(arm('light', 57)).toBeGreaterThanOrEqual(0.5);
     expect(partWhy(mass, heavy, 'onion-dice', cookOf({ cooks: [{ strength: 'light' }] }))).toContain('light arms');
   });
+
+  test('too heavy a blade falls where it likes on the board but not in a blow, and a chop tires no arm', () => {
+    const cleaver = (weightG: number, task: string, id: 'board' | 'cleave') =>
+      partValue(
+        mass,
+        traitsOf('hoarfen-meat-cleaver-150', { weightG }),
+        task,
+        cookOf({ cooks: [{ strength: 'strong', motions: { chop: 1 } }] }),
+        modeOf(task, id),
+      );
+    expect(cleaver(430, 'fish-head-off', 'board')).toBe(1);
+    expect(cleaver(530, 'fish-head-off', 'board')).toBeCloseTo(1 - 100 * FIT.mass.tooMuchScale.value, 9);
+    expect(cleaver(2000, 'fish-head-off', 'board')).toBeCloseTo(1 - FIT.mass.unrulyCap.value, 9);
+    expect(cleaver(900, 'ribs-chop', 'cleave')).toBe(1);
+  });
+
+  test.each([
+    ['fish-head-off', { weightG: 586 }, 'so heavy that it falls where it likes'],
+    ['fish-head-off', { weightG: 300, spineHeelMm: 2 }, 'a 2.0 mm spine is thin for bone and shell'],
+    ['swede-block', { weightG: 100 }, 'dense food wants more'],
+    ['onion-dice', { weightG: 400 }, 'tiring for light arms'],
+    ['onion-dice', { weightG: 140 }, 'right for the work'],
+  ])('at %s %o is told as what costs most: %s', (task, changes, told) => {
+    const blade = traitsOf('ploverdale-chef-200', { spineHeelMm: 5, ...changes });
+    const motions = { push: 1 };
+    const strength = task === 'onion-dice' ? 'light' : 'strong';
+    expect(partWhy(mass, blade, task, cookOf({ cooks: [{ strength, motions }] }))).toContain(told);
+  });
 });
 
 test('a glued wooden handle suffers from the machine and from rough use, a moulded one from neither', () => {

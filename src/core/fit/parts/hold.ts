@@ -1,6 +1,7 @@
 import { isRawFlesh } from '../../cutting/eaten';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
+import type { CookContext } from '../cook';
 import { fallOff, ramp } from '../curves';
 import { isSheet, isShortDraw, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
@@ -32,7 +33,7 @@ export const clearance: Part = {
     if (held?.sets.clearance !== undefined)
       return `Held on ${held.on}: ${byValue(value, 'the knuckles clear the board', 'the knuckles just clear', 'the knuckles are low')}.`;
     const room = b.knuckleRoomMm(cook.palmBreadthMm, cook.grip);
-    return room >= 0
+    return Math.round(room) >= 0
       ? `${mm(room)} under the knuckles (${mm(b.blade.heelHeightMm)} at the heel).`
       : `Knuckles ${mm(-room)} too low for the board (${mm(b.blade.heelHeightMm)} at the heel): work at its edge.`;
   },
@@ -109,11 +110,32 @@ function wantedWeightG(task: Task, mode: Mode): number {
   return task.firm >= ma.rind.value ? ma.wantedRind.value : ma.wanted.value;
 }
 
+/** What too little weight for the work leaves, 0–1. */
+const leftByLightness = (b: BladeTraits, task: Task, mode: Mode): number =>
+  isHelped(task, mode) ? Math.min(1, Math.pow(b.blade.weightG / wantedWeightG(task, mode), ma.power.value)) : 1;
+
 /** What a spine's thickness leaves where bone or shell is broken, 0–1. */
-const stoutness = (b: BladeTraits, task: Task) =>
-  task.load >= FIT.wedge.breaks.value
+const leftByThinSpine = (b: BladeTraits, task: Task, mode: Mode): number =>
+  mode.id !== 'slice' && task.load >= FIT.wedge.breaks.value
     ? ma.notStout.value + (1 - ma.notStout.value) * ramp(b.blade.spineHeelMm, ma.stoutFrom.value, ma.stoutTo.value)
     : 1;
+
+/** What a blade so heavy that it falls where it likes leaves, 0–1: no loss in a blow, which is all fall. */
+const leftByUnruliness = ({ blade }: BladeTraits, mode: Mode): number =>
+  mode.id === 'cleave'
+    ? 1
+    : 1 - Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, blade.weightG - ma.tooMuch.value));
+
+/** What arms that tire over the week leave, 0–1. */
+function leftByTiring({ blade }: BladeTraits, { cook, longHours }: CookContext, mode: Mode): number {
+  const tires =
+    (cook.strength === 'light' ? ma.light.value : 1) *
+    (1 - ma.falls.value * cook.motions.chop) *
+    ma.tiring.value *
+    Math.max(0, blade.weightG - FIT.easyWeight[cook.strength].value) *
+    Math.min(ma.tiresMost.value, ma.resting.value + ma.perHour.value * longHours);
+  return 1 - Math.min(ma.tiresCap.value, mode.id === 'board' ? tires : tires * ma.drawn.value);
+}
 
 export const mass: Part = {
   id: 'mass',
@@ -124,35 +146,25 @@ export const mass: Part = {
   name: 'Weight',
   about: 'Weight helps dense food and blows; over a long week it tires.',
   level: (_task, mode) => (mode.id === 'board' || mode.id === 'cleave' || mode.id === 'slice' ? 1 : 0),
-  value: (b, task, { cook, longHours }, mode) => {
-    const weight = b.blade.weightG;
-    const wanted = wantedWeightG(task, mode);
-    const helps = isHelped(task, mode) ? Math.min(1, Math.pow(weight / wanted, ma.power.value)) : 1;
-    const tires =
-      (cook.strength === 'light' ? ma.light.value : 1) *
-      (1 - ma.falls.value * cook.motions.chop) *
-      ma.tiring.value *
-      Math.max(0, weight - FIT.easyWeight[cook.strength].value) *
-      Math.min(ma.tiresMost.value, ma.resting.value + ma.perHour.value * longHours);
-    const unruly =
-      mode.id !== 'cleave'
-        ? Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, weight - ma.tooMuch.value))
-        : 0;
-    const stout = mode.id === 'slice' ? 1 : stoutness(b, task);
-    return (
-      helps *
-      stout *
-      (1 - unruly) *
-      (1 - Math.min(ma.tiresCap.value, mode.id === 'board' ? tires : tires * ma.drawn.value))
-    );
-  },
-  why: (b, task, { cook }, mode, value) => {
+  value: (b, task, context, mode) =>
+    leftByLightness(b, task, mode) *
+    leftByThinSpine(b, task, mode) *
+    leftByUnruliness(b, mode) *
+    leftByTiring(b, context, mode),
+  why: (b, task, context, mode, value) => {
     const weight = `${b.blade.weightG} g`;
-    if (isHelped(task, mode) && b.blade.weightG < wantedWeightG(task, mode) * 0.9)
-      return `${weight}: light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more.`;
-    return value < 0.9
-      ? `${weight}: tiring for ${cook.strength} arms over the week.`
-      : `${weight}: right for the work.`;
+    if (value >= ma.right.value) return `${weight}: right for the work.`;
+    const losses: [number, string][] = [
+      [
+        leftByLightness(b, task, mode),
+        `light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more`,
+      ],
+      [leftByThinSpine(b, task, mode), `but a ${b.blade.spineHeelMm.toFixed(1)} mm spine is thin for bone and shell`],
+      [leftByUnruliness(b, mode), 'so heavy that it falls where it likes'],
+      [leftByTiring(b, context, mode), `tiring for ${context.cook.strength} arms over the week`],
+    ];
+    const [, told] = losses.reduce((most, each) => (each[0] < most[0] ? each : most));
+    return `${weight}: ${told}.`;
   },
 };
 

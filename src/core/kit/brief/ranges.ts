@@ -121,7 +121,21 @@ export function worstCorner(trial: Trial, ranges: Ranges): number {
 }
 
 /** Shares of half a point that each figure alone may cost, tried until all together cost no more than half a point. */
-const SHARES = [1, 0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0.02];
+const SHARES = [1, 0.7, 0.5, 0.35, 0.25];
+
+/** Parts of the way from the pick to where each figure may go alone: what costs nothing alone may cost much beside another. */
+const PARTS_OF_THE_WAY = [0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0];
+
+/** Ranges drawn in towards the pick to a part of their width. */
+function drawnIn(ranges: Ranges, pick: BladeModel, part: number): Ranges {
+  const drawn: Ranges = { ...ranges };
+  for (const figure of BRIEF_FIGURES) {
+    const [range, value] = [ranges[figure], pick[figure]];
+    if (range && value !== null)
+      drawn[figure] = told(figure, value, [value + part * (range[0] - value), value + part * (range[1] - value)]);
+  }
+  return drawn;
+}
 
 /**
  * The ranges within which a step stays as good for its cook: each figure is taken as far as costs less than half a point, then all are drawn in
@@ -129,18 +143,18 @@ const SHARES = [1, 0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0.02];
  */
 export function* rangesOf(trial: Trial, type: BladeType): Generator<unknown, Ranges> {
   const most = 100 * WORTH.halfPoint.value;
+  let ranges = rangesWithin(trial, type, most);
   for (const share of SHARES) {
-    const ranges = rangesWithin(trial, type, most * share);
+    ranges = rangesWithin(trial, type, most * share);
     yield;
     if (worstCorner(trial, ranges) < most) return ranges;
     yield;
   }
-  const { lengthMm } = trial.pick;
-  const nothing = Object.fromEntries(
-    BRIEF_FIGURES.map((figure) => {
-      const pick = trial.pick[figure];
-      return [figure, pick === null ? null : [pick, pick]];
-    }),
-  ) as Ranges;
-  return { ...nothing, lengthMm: [lengthMm, lengthMm] };
+  const widest = ranges;
+  for (const part of PARTS_OF_THE_WAY) {
+    ranges = drawnIn(widest, trial.pick, part);
+    if (worstCorner(trial, ranges) < most) break;
+    yield;
+  }
+  return ranges;
 }

@@ -13,3 +13,17 @@ test('who carves still lacks a slicer for raw fish, and nobody is sold an edge g
   expect(counted('yanagiba')?.isAgain).toBe(false);
   expect(counted('sujihiki')?.isAgain).toBe(true);
 });
+
+test('a bread knife is for bread, or for cakes and tarts every week where nobody avoids what is baked', () => {
+  const sells = (dishes: [string, 'week' | 'month'][], avoids: ('bread' | 'gluten')[] = []) =>
+    contextOf({
+      avoids,
+      cooking: { dishes: dishes.map(([id, per]) => ({ id, times: 1, per, portions: 4 })) },
+    }).buyable.some(({ type }) => type?.id === 'bread');
+  expect(sells([['packed-sandwiches', 'month']])).toBe(true);
+  expect(sells([['apple-tart', 'week']])).toBe(true);
+  expect(sells([['layer-cake', 'week']])).toBe(true);
+  expect(sells([['apple-tart', 'month']])).toBe(false);
+  expect(sells([['apple-tart', 'week']], ['bread'])).toBe(false);
+  expect(sells([['fruit-salad', 'week']])).toBe(false);
+});

@@ -1,6 +1,6 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import type { TaskLoad } from '../../load/load';
-import { TYPICAL } from '../../constants';
+import { LOAD, TYPICAL } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import type { Candidate } from './candidate';
 import type { Making } from './making';
@@ -23,11 +23,20 @@ export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'l
   return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
 }
 
+/** Whether cakes or tarts are sawn every week where nobody avoids what is baked. */
+const bakesWeekly = ({ avoids }: Kitchen, loads: readonly TaskLoad[]): boolean =>
+  !avoids.includes('bread') &&
+  !avoids.includes('gluten') &&
+  loads.some(
+    ({ task, timesPerYear }) =>
+      task.group === 'Bread, bakes, cheese' && task.motions[0] === 'saw' && timesPerYear >= LOAD.weekly.value,
+  );
+
 /**
  * Whether a kitchen has the work a role is for: specialist blades are chosen by which animal or fish is really taken apart
  * (handbook 1.5), a slicer by what is sliced long, a bread knife by bread. General, vegetable and small knives always are.
  */
-function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
+function hasWorkFor(type: BladeType, { kitchen, loads }: Pick<Making, 'kitchen' | 'loads'>): boolean {
   const does = (test: (task: TaskLoad['task']) => boolean) => loads.some(({ task }) => test(task));
   switch (type.role) {
     case 'fish':
@@ -42,8 +51,8 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
     case 'slicer':
       return does((t) => t.group === 'Cooked meat' || t.group === 'Fish and shellfish' || (t.long && t.clean === 3));
     case 'serrated':
-      // teeth are chosen for crust: a long serrated knife is a bread knife, and needs bread
-      return type.id === 'serrated-utility' || does((t) => t.contains.includes('bread'));
+      // teeth are chosen for crust: a long serrated knife is a bread knife, and needs bread, or cakes and tarts every week
+      return type.id === 'serrated-utility' || does((t) => t.contains.includes('bread')) || bakesWeekly(kitchen, loads);
     case 'table':
       return does((t) => t.atTable === true);
     case 'other':
@@ -56,8 +65,8 @@ function hasWorkFor(type: BladeType, loads: readonly TaskLoad[]): boolean {
 /** Whether a knife is worth buying here: it has work to do, or the limits ask for it by name. */
 export function isBuyable(
   { id, type }: Pick<Candidate, 'id' | 'type'>,
-  { kitchen, loads }: Pick<Making, 'kitchen' | 'loads'>,
+  making: Pick<Making, 'kitchen' | 'loads'>,
 ): boolean {
-  const { must } = kitchen.limits;
-  return type !== null && (must.includes(type.id) || must.includes(id) || hasWorkFor(type, loads));
+  const { must } = making.kitchen.limits;
+  return type !== null && (must.includes(type.id) || must.includes(id) || hasWorkFor(type, making));
 }

@@ -55,7 +55,7 @@ export function typicalBlade(
     tang: handleStyle === 'western' || handleStyle === 'folding' ? 'full' : 'hidden',
     bolster: 'none',
     easedSpine: true,
-    weightG: along(type.weightG),
+    weightG: Math.round(along(type.weightG)),
     balanceMm: 0,
     steel: owned.steel ?? (middle(type.hrc) >= TYPICAL.hardFrom.value ? 'hard-stainless' : 'soft-stainless'),
     hrc: middle(type.hrc),
