@@ -1,6 +1,5 @@
 import { z } from '../zod';
-import { LIFTINGS } from '../formats/kitchenWords';
-import { FOODS_AVOIDED } from './words';
+import { FOODS_AVOIDED, LIFTINGS } from './words';
 
 /** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */
 export const dishSchema = z.strictObject({

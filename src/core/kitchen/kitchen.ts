@@ -1,12 +1,11 @@
 import type { BladeModel, Steel } from '../blade/schema';
 import type { Dish } from '../cutting/dish';
-import type { Avoidable } from '../cutting/words';
+import { type Avoidable, LIFTINGS } from '../cutting/words';
 import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
 import type { DiaryEntry } from '../formats/diaryFile';
-import { LIFTINGS } from '../formats/kitchenWords';
 import type { BenchTrialFile } from '../formats/trialsFile';
 import { type FeltKnives, feltBy } from './felt';
 import { DEFAULTS } from './defaults';
