@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
+import { HANDLE_TASTES } from '../src/core/formats/kitchenWords';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { planKitchen } from '../src/core/kit/plan/planKitchen';
 import makers from './makers.json';
@@ -98,4 +99,14 @@ test('the sample kitchens read cleanly and get three different, useful plans', (
     expect(p.coverage.all).toBeGreaterThan(0.75);
     expect(p.coverage.all).toBeGreaterThan(p.coverage.now + 0.3);
   }
+});
+
+test.each(HANDLE_TASTES)('a cook who asks for %s handles is sold a whole kit of them', (handle) => {
+  const file = { format: 'scabbard.kitchen', version: 1, limits: { handle }, budget: { total: 200 } } as const;
+  const { steps, coverage } = planKitchen(file, reference, shippedModels, { perturbed: 0 });
+  const roles = steps.flatMap((step) =>
+    step.action === 'buy' ? (reference.types.get(step.type ?? '')?.role ?? []) : [],
+  );
+  expect(roles).toEqual(expect.arrayContaining(['general', 'small', 'serrated']));
+  expect(coverage.needs).toBeGreaterThan(0.75);
 });

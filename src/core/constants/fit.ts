@@ -379,7 +379,7 @@ export const FIT = {
     long: c(240, 'mm', 'longer board knives ask for practice', 'handbook'),
     longScale: c(160, 'mm', 'how fast extra length asks for more', 'house judgement'),
     thinHard: c(0.3, 'demand', 'thin hard edges ask for a quiet hand', 'trade practice'),
-    tall: c(0.45, 'demand', 'a tall blade asks for the habit of lifting it and letting it fall', 'trade practice'),
+    tall: c(0.14, 'score', 'a tall blade costs a new hand without the habit of letting it fall', 'trade practice'),
     tallFrom: c(60, 'mm', 'heel from which a blade is tall', 'geometry'),
     tallTo: c(85, 'mm', 'heel at which it is as tall as they come', 'geometry'),
     chopsFrom: c(0.2, 'share', 'of chopping in what a hand does that is no habit yet', 'house judgement'),

@@ -93,19 +93,21 @@ describe('practice', () => {
   });
 
   test('a tall blade asks a hand that seldom chops, most a new one, and only on the board', () => {
-    const tall = (experience: 'new' | 'home' | 'keen', chop: number, task = 'cabbage-shred') =>
+    const tall = (experience: 'new' | 'home' | 'keen' | 'trained', chop: number, task = 'cabbage-shred') =>
       partValue(
         practice,
         traitsOf('quillback-veg-cleaver-210'),
         task,
         cookOf({ cooks: [{ experience, motions: { chop, push: 1 - chop } }] }),
       );
-    const missing = (experience: 'new' | 'home') =>
-      FIT.practice.cost.value * (FIT.practice.tall.value - FIT.brings[experience].value);
-    expect(tall('new', 0)).toBeCloseTo(1 - missing('new'), 9);
-    expect(tall('home', 0.2)).toBeCloseTo(1 - missing('home'), 9);
+    const costs = (experience: 'new' | 'home' | 'keen' | 'trained') =>
+      FIT.practice.tall.value * (1 - FIT.brings[experience].value);
+    expect(costs('new')).toBeGreaterThan(0.1);
+    expect(tall('new', 0)).toBeCloseTo(1 - costs('new'), 9);
+    expect(tall('home', 0.2)).toBeCloseTo(1 - costs('home'), 9);
     expect(tall('home', 0.5)).toBe(1);
-    expect(tall('keen', 0)).toBe(1);
+    expect(tall('keen', 0.1)).toBeCloseTo(1 - costs('keen'), 9);
+    expect(tall('trained', 0)).toBe(1);
     expect(asks('oskavel-nakiri-165', 'new', 'cabbage-shred')).toBe(1);
   });
 });

@@ -67,11 +67,12 @@ export const corrosion: Part = {
       : `${b.steel.name}, ${task.acid > 0 ? 'acid food, ' : ''}${habits.upkeep.replace('-', ' ')}: ${byValue(value, 'no worry', 'it will mark', 'it will rust')}.`,
 };
 
-/** What a tall blade asks of a hand that seldom chops: it is lifted and let fall, not drawn or rocked. `chop`: share of what the cook does. */
-const unwonted = ({ blade }: BladeTraits, chop: number): number =>
+/** What a tall blade costs a hand that seldom chops, 0–1: it is lifted and let fall, not drawn or rocked. Practice makes up for it. */
+const unwonted = ({ blade }: BladeTraits, { motions, experience }: CookContext['cook']): number =>
   pr.tall.value *
   ramp(blade.heelHeightMm, pr.tallFrom.value, pr.tallTo.value) *
-  (1 - ramp(chop, pr.chopsFrom.value, pr.chopsTo.value));
+  (1 - ramp(motions.chop, pr.chopsFrom.value, pr.chopsTo.value)) *
+  (1 - FIT.brings[experience].value);
 
 export const practice: Part = {
   id: 'practice',
@@ -82,8 +83,8 @@ export const practice: Part = {
   level: () => 1,
   value: (b, _task, { cook }, mode) => {
     const long = mode.id === 'board' ? ramp(b.blade.lengthMm - pr.long.value, 0, pr.longScale.value) : 0;
-    const tall = mode.id === 'board' ? unwonted(b, cook.motions.chop) : 0;
-    return 1 - pr.cost.value * Math.max(0, b.demand + long + tall - FIT.brings[cook.experience].value);
+    const missing = Math.max(0, b.demand + long - FIT.brings[cook.experience].value);
+    return 1 - pr.cost.value * missing - (mode.id === 'board' ? unwonted(b, cook) : 0);
   },
   why: (_b, _task, { cook }, _mode, value) =>
     value >= 0.97
