@@ -1,5 +1,6 @@
 // npm run mutate: changes every constant by half, down and up, and breaks every rule of a kit's worth, one at a time, and tells which of them no
-// test notices. First the pinned scores, edges and plans are tried, then the tests of the core. `npm run mutate -- NAME` tries those whose name holds NAME (`rule`, or `edge.ts`).
+// test notices. First the pinned scores, edges and plans are tried, then the tests of the core. `npm run mutate -- NAME` tries those whose name holds NAME (`rule`, or
+// `edge.ts`), `npm run mutate -- NAME 9` every ninth of them.
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,7 +11,7 @@ import { root } from './lib/paths.mjs';
 import { RULES } from './lib/rules.mjs';
 
 const CONSTANTS = join(root, 'src', 'core', 'constants');
-const wanted = process.argv[2] ?? '';
+const [, , wanted = '', every = '1'] = process.argv;
 const folder = mkdtempSync(join(tmpdir(), 'scabbard-mutate-'));
 
 /** Every number of the constants, halved and raised by half. */
@@ -71,7 +72,9 @@ async function isNoticed(mutant, slot) {
   return (await run(process.execPath, args, { MUTANT: JSON.stringify(mutant) }, 300_000)) !== 0;
 }
 
-const mutants = [...ruleMutants(), ...constantMutants()].filter(({ kind, name }) => `${kind} ${name}`.includes(wanted));
+const mutants = [...ruleMutants(), ...constantMutants()]
+  .filter(({ kind, name }) => `${kind} ${name}`.includes(wanted))
+  .filter((_, i) => i % Number(every) === 0);
 const survivors = [];
 let done = 0;
 const queue = [...mutants];
