@@ -22,7 +22,7 @@ const step = (context: PlanningContext, id: string): Candidate => {
   return found;
 };
 
-const ADDS = { gain: 0.4, priceMinor: 6800 };
+const ADDS = { gain: 0.4, priceMinor: 6800, earlier: [] };
 
 const nothing = (context: PlanningContext) => new Float64Array(context.loads.length);
 
@@ -81,6 +81,27 @@ describe('what a step takes over', () => {
     };
     expect(said('wipes-after')).toContain('Wipe it during the work');
     expect(said('wipes-during')).not.toContain('Wipe it during the work');
+  });
+
+  test('what sets a step before the best that is there at its task is told of both', () => {
+    const gyuto = step(context, 'oskavel-gyuto-210');
+    const bread = step(context, 'quillback-bread-250-offset');
+    const beside = { ...ADDS, earlier: [gyuto] };
+    const told = reasonsFor(context, bread, gyuto.scores, beside).join(' ');
+    expect(told).toMatch(/Slice [a-z ]+: .*(teeth|stroke).*\. The gyuto: /);
+    const owns = contextOf({ owned: [{ type: 'chef', lengthMm: 200, condition: 'keen' }] });
+    const carving = reasonsFor(owns, step(owns, 'oskavel-carving-220'), nothing(owns), ADDS).join(' ');
+    expect(carving).toMatch(/ Your chef’s knife: | Your chef's knife: /);
+    // a second general knife is nobody's main one: its length is not held against what the main one should have
+    expect(reasonsFor(context, chef, nothing(context), beside).join(' ')).not.toContain('the length you want');
+    const ribs = contextOf({
+      habits: { bones: true },
+      cooking: { tasks: [{ id: 'ribs-chop', times: 1, per: 'week' }] },
+    });
+    const cleaver = step(ribs, 'hoarfen-meat-cleaver-150');
+    expect(reasonsFor(ribs, cleaver, nothing(ribs), { ...ADDS, earlier: [step(ribs, 'oskavel-gyuto-210')] })).toContain(
+      'Chop ribs: nothing that is there may do it.',
+    );
   });
 
   test('names run together as people say them', () => {

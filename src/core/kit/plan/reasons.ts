@@ -1,6 +1,7 @@
 import { SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
+import { whatMakesWorse } from '../../fit/match';
 import { type BladeTraits, isReactive } from '../../fit/traits';
 import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
@@ -54,7 +55,7 @@ export function reasonsFor(
   context: PlanningContext,
   step: Candidate,
   before: Float64Array,
-  { gain, priceMinor }: { gain: number; priceMinor: number },
+  { gain, priceMinor, earlier }: { gain: number; priceMinor: number; earlier: readonly Candidate[] },
 ): string[] {
   const over = takenOver(context, step, before);
   const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
@@ -80,21 +81,53 @@ export function reasonsFor(
   sentences.push(...worthWords(context, step, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
-  if (step.action === 'buy' && isAllRound(step.type)) sentences.push(lengthWords(context, blade));
-  const top = over[0];
-  const prepared = top && context.tasks[top.index];
-  if (top && prepared) {
-    const parts = explain(blade, prepared, context.cooks).parts.filter(
-      (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id),
-    );
-    const best = parts.sort((a, b) => b.weight - a.weight)[0];
-    if (best) sentences.push(`${top.load.task.name}: ${lowerFirst(best.why)}`);
-  }
+  if (step.action === 'buy' && isAllRound(step.type) && isMainFor(context, earlier))
+    sentences.push(lengthWords(context, blade));
+  if (over[0]) sentences.push(...atItsTask(context, step, blade, over[0], earlier));
   if (step.action === 'sharpen' || step.action === 'repair')
     sentences.push('It is already yours: putting the edge right costs little and gives this back.');
   if (step.offer) sentences.push(step.offer);
   if (step.action === 'buy') sentences.push(...steelWords(context, step));
   return sentences;
+}
+
+/** A blade that is there before a step, what it is called, and its score at a task. */
+interface There {
+  name: string;
+  blade: BladeTraits;
+  score: number;
+}
+
+const thereBefore = ({ owned }: PlanningContext, earlier: readonly Candidate[], task: number): There[] => [
+  ...owned.map((o) => ({ name: `Your ${lowerFirst(o.type.name)}`, blade: o.blade, score: o.scores[task] ?? 0 })),
+  ...earlier.flatMap(({ blade, type, scores }) =>
+    blade && type ? [{ name: `The ${lowerFirst(type.name)}`, blade, score: scores[task] ?? 0 }] : [],
+  ),
+];
+
+/** What a blade has at the task it is most used for: what sets it before the best that is there, or else what suits the task most. */
+function atItsTask(
+  context: PlanningContext,
+  step: Candidate,
+  blade: BladeTraits,
+  { load, index }: { load: TaskLoad; index: number },
+  earlier: readonly Candidate[],
+): string[] {
+  const prepared = context.tasks[index];
+  if (!prepared) return [];
+  const { name, flexible } = load.task;
+  const there = step.owned === null ? thereBefore(context, earlier, index) : [];
+  const [rival] = there.sort((a, b) => b.score - a.score);
+  if (rival?.score === 0) return [`${name}: nothing that is there may do it.`];
+  const own = explain(blade, prepared, context.cooks);
+  const worse = rival && whatMakesWorse(own, explain(rival.blade, prepared, context.cooks));
+  const [best] = own.parts
+    .filter((p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id) && (p.id !== 'flex' || flexible))
+    .sort((a, b) => b.weight - a.weight);
+  // done in another way than by the rival, it has nothing to set against what holds that back
+  const why = worse?.insteadOf || best?.why;
+  if (!why) return [];
+  return [`${name}: ${lowerFirst(why)}${worse ? ` ${rival.name}: ${lowerFirst(worse.why)}` : ''}`];
 }
 
 /**
@@ -109,6 +142,10 @@ function isForOtherHands({ kitchen, loads }: PlanningContext, step: Candidate, m
   );
   return minutes < does / 2;
 }
+
+/** Whether a general knife is somebody's main one: none is there before it, or several want one at once. */
+const isMainFor = ({ kitchen, owned }: PlanningContext, earlier: readonly Candidate[]): boolean =>
+  kitchen.cooksAtOnce > 1 || ![...owned, ...earlier].some(({ type }) => isAllRound(type));
 
 /** How far a length lies outside a band, mm: below it negative. */
 const outside = (lengthMm: number, { fromMm, toMm }: Pick<LengthBand, 'fromMm' | 'toMm'>) =>

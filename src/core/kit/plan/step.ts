@@ -157,7 +157,7 @@ export function stepOf(
     costPerYear: fromMinor(Math.round(perYear), currency),
     worth: round(100 * gain - pointsPaid([{ ...step, priceMinor: price }], problem.scale), 2),
     edge: edge && edgeTold(edge),
-    because: reasonsFor(context, step, was, { gain, priceMinor: price }),
+    because: reasonsFor(context, step, was, { gain, priceMinor: price, earlier }),
     takesOver: takenOver(context, step, was)
       .slice(0, SHOWN.takesOver)
       .map(({ load, score }) => ({

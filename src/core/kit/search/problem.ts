@@ -42,8 +42,7 @@ export function affordable(problem: Problem): { problem: Problem; unmet: number 
   const places = [...problem.places];
   for (let unmet = 0; ; unmet++) {
     const required = places
-      .map((place, p) => ({ p, place, low: cheapest(problem, place) }))
-      .filter(({ place }) => place.required)
+      .flatMap((place, p) => (place.required ? [{ p, place, low: cheapest(problem, place) }] : []))
       .sort((a, b) => b.low - a.low || b.p - a.p);
     const [worst] = required;
     if (!worst || required.reduce((sum, { low }) => sum + low, 0) <= problem.budgetMinor)
