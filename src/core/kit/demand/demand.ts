@@ -4,7 +4,7 @@ import { latelyOf } from '../../text/lately';
 import { workKind } from '../../cutting/work';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { crowdAt, workShares } from './crowds';
-import type { Demand, State } from './types';
+import type { Demand, Role, State } from './types';
 import { apartAtMost, type Hand, isPooled } from './hands';
 import { rescued } from './rescue';
 
@@ -31,9 +31,19 @@ function alike(column: number, crowd: readonly number[], backup: number): State[
       { column, weight: backup },
     ];
   const total = atLeast.reduce((a, b) => a + b, 0);
-  const shares = atLeast.map((b) => b / total).filter((share) => share >= PEOPLE.leastRole.value);
-  const kept = shares.reduce((a, b) => a + b, 0);
-  return shares.map((share) => ({ column, weight: share / kept }));
+  return worthTelling(
+    column,
+    atLeast.map((b) => b / total),
+  );
+}
+
+/** Roles of one column by how much they are wanted, most first, without those wanted too seldom: the others, or the first, stand for them. */
+function worthTelling(column: number, wanted: readonly number[]): Role[] {
+  const all = wanted.reduce((a, b) => a + b, 0);
+  if (all === 0) return [];
+  const told = wanted.filter((share, k) => k === 0 || share >= PEOPLE.leastRole.value);
+  const kept = told.reduce((a, b) => a + b, 0);
+  return told.map((share) => ({ column, weight: (share * all) / kept }));
 }
 
 /** Every choice of so many of a list, in its order. */
@@ -84,10 +94,10 @@ function different(
     .slice(1, apart)
     .flatMap((share, k) => (share > 0 ? meeting(hands, k + 2, share, columnOf) : []));
   const more = shares.slice(apart);
-  const crowded = shares
-    .map((_, k) => more.reduce((sum, share, m) => sum + (m + apart + 1 > k ? share : 0), 0))
-    .filter((weight) => weight >= PEOPLE.leastRole.value)
-    .map((weight) => ({ column: pooled, weight }));
+  const crowded = worthTelling(
+    pooled,
+    shares.map((_, k) => more.reduce((sum, share, m) => sum + (m + apart + 1 > k ? share : 0), 0)),
+  );
   return [...alone, ...meetings, ...(crowded.length > 0 ? [{ same: true, roles: crowded }] : [])];
 }
 
