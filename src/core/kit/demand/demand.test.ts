@@ -14,7 +14,7 @@ type Kinds = Parameters<typeof crowdAt>[1];
 const sum = (all: readonly number[]) => all.reduce((a, b) => a + b, 0);
 
 describe('how many are at a kind of work at once', () => {
-  const shares = (share: number): Kinds => new Map([['board', share]]) as Kinds;
+  const shares = (share: number): Kinds => new Map([['board', share]]);
   const kind = [...workShares(contextOf().loads).keys()].find(
     (each) => !['table', 'child', 'tool', 'blow'].includes(each),
   );
