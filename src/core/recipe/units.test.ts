@@ -25,7 +25,7 @@ describe('how much of a food a line asks for', () => {
     [4, null, { each: 0.25 }, { pieces: 1, grams: 150 }],
     [2, 'spoonish', {}, { pieces: 2, grams: 300 }],
   ] as const)('%s %s of %o', (quantity, unit, more, wanted) => {
-    const found = measure(quantity, unit, food(more as Partial<Food>));
+    const found = measure(quantity, unit, food(more));
     expect(found.pieces).toBeCloseTo(wanted.pieces, 9);
     expect(found.grams).toBeCloseTo(wanted.grams, 9);
   });
