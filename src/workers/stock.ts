@@ -1,7 +1,8 @@
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import { takenAway } from '../core/load/load';
-import { characterOf, matchMatrix, type MatchMatrix, rankBlades, whatMakesWorse } from '../core/fit/match';
+import { characterOf, matchMatrix, type MatchMatrix, rankBlades } from '../core/fit/match';
+import { whatMakesWorse } from '../core/fit/whatMakesWorse';
 import { byWishes, type Wished } from '../core/fit/wishes';
 import { isMeasured } from '../core/fit/measuredScore';
 import { bladeNotes } from '../core/fit/notes';

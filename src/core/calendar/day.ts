@@ -1,4 +1,4 @@
-import { addDays, addMonths, differenceInCalendarDays, formatISO, isValid, set } from 'date-fns';
+import { addDays, addMonths, formatISO, isValid, set } from 'date-fns';
 
 /** A day of the calendar, `2026-03-31`; it knows neither hours nor zones. */
 export type Day = string;
@@ -27,9 +27,6 @@ export const daysLater = (day: Day, days: number): Day => written(addDays(startO
 
 /** So many months later; the last day of a shorter month where it has none of that number. */
 export const monthsLater = (day: Day, months: number): Day => written(addMonths(startOf(day), months));
-
-/** Days from one day to a later one. */
-export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(startOf(to), startOf(from));
 
 /** The latest of some days; null where there are none. */
 export const latestDay = (days: readonly Day[]): Day | null => [...days].sort().at(-1) ?? null;

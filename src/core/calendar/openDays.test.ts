@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { daysBetween, daysLater } from './day';
+import { daysBetween } from './between';
+import { daysLater } from './day';
 import { openDaysBetween, openDaysLater } from './openDays';
 
 test('closed months are not counted, and nothing falls into them', () => {

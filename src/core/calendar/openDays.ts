@@ -1,4 +1,5 @@
-import { daysBetween, daysLater, monthsLater, type Day } from './day';
+import { daysBetween } from './between';
+import { daysLater, monthsLater, type Day } from './day';
 
 const isOpen = (day: Day, closed: readonly number[]): boolean => !closed.includes(Number(day.slice(5, 7)));
 const nextMonth = (day: Day): Day => monthsLater(`${day.slice(0, 7)}-01`, 1);

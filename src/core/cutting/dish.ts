@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { FOODS_AVOIDED, LIFTINGS } from './words';
+import { FOODS_AVOIDED } from './words';
 
 /** A dish: what it asks of the knives for four portions, where it belongs and what it contains. */
 export const dishSchema = z.strictObject({
@@ -18,8 +18,8 @@ export const cuisineSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
   usual: z.array(z.strictObject({ id: z.string(), amount: z.number().positive() })).optional(),
-  /** How cut food goes to the pan where nothing else is said. */
-  lifts: z.enum(LIFTINGS).optional(),
+  /** Where nothing else is said cut food is carried to the pan on the flat of the blade. */
+  lifts: z.literal('flat').optional(),
 });
 export type Cuisine = z.infer<typeof cuisineSchema>;
 

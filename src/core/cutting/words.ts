@@ -1,7 +1,5 @@
-/** Closed word lists of cutting: how a cut is made, how cut food is carried, and what a kitchen may never eat. */
+/** Closed word lists of cutting: how a cut is made, and what a kitchen may never eat. */
 export const MOTIONS = ['rock', 'push', 'pull', 'chop', 'saw', 'in-hand', 'tip', 'cleave', 'pry'] as const;
 export type Motion = (typeof MOTIONS)[number];
 export const FOODS_AVOIDED = ['meat', 'poultry', 'fish', 'shellfish', 'bread', 'gluten', 'dairy'] as const;
 export type Avoidable = (typeof FOODS_AVOIDED)[number];
-/** Cut food carried on the flat of the blade, or never. */
-export const LIFTINGS = ['flat', 'never'] as const;

@@ -4,6 +4,7 @@ import type { EdgeLife } from '../edge/keenness';
 import type { CookContext } from './cook';
 import { explain, type Explanation } from './explain';
 import { score, type PreparedTask } from './score';
+import { whatMakesWorse } from './whatMakesWorse';
 import type { BladeTraits } from './traits';
 
 /** Every blade at every task: scores row by row of blades, 0–100, and the share of the kitchen's cutting each blade does well. */
@@ -48,35 +49,6 @@ export function matchMatrix(
     worth[b] = total > 0 ? sum / total : 0;
   });
   return { blades: blades.length, tasks: tasks.length, scores, refused, worth };
-}
-
-/** The part in which one blade falls furthest behind another at the same task, with both sentences; null when none does. */
-export function whatMakesWorse(
-  better: Explanation,
-  worse: Explanation,
-): { part: string; keeps: number; than: number; why: string; insteadOf: string } | null {
-  if (worse.veto) return { part: 'Do not', keeps: 0, than: 1, why: worse.veto, insteadOf: '' };
-  const kept = (e: Explanation, id: string) => {
-    const part = e.parts.find((p) => p.id === id);
-    return part ? Math.pow(part.value, part.weight) : 1;
-  };
-  let found: ReturnType<typeof whatMakesWorse> = null;
-  let furthest = 0.995;
-  for (const part of worse.parts) {
-    const keeps = Math.pow(part.value, part.weight);
-    const than = kept(better, part.id);
-    if (keeps / than < furthest) {
-      furthest = keeps / than;
-      found = {
-        part: part.name,
-        keeps,
-        than,
-        why: part.why,
-        insteadOf: better.parts.find((p) => p.id === part.id)?.why ?? '',
-      };
-    }
-  }
-  return found;
 }
 
 /** A task's blades from the best down, each with what holds it back against the best. */

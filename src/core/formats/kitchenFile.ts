@@ -1,6 +1,6 @@
 import { z } from '../zod';
 import { STEEL_IDS } from '../blade/words';
-import { FOODS_AVOIDED, LIFTINGS } from '../cutting/words';
+import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
 import { date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
@@ -22,6 +22,7 @@ import {
   HONINGS,
   KEEPINGS,
   LENGTH_SCHOOLS,
+  LIFTINGS,
   PERIODS,
   SCHOOL_IDS,
   SECOND_KNIVES,

@@ -11,6 +11,8 @@ export const SHARPENINGS = ['none', 'pull-through', 'powered', 'professional', '
 export const HONINGS = ['none', 'steel', 'ceramic', 'strop', 'diamond'] as const;
 export const COUNTERS = ['roomy', 'cramped'] as const;
 export const STORAGES = ['block', 'strip', 'tray', 'roll', 'guards', 'loose'] as const;
+/** Cut food carried on the flat of the blade, or never. */
+export const LIFTINGS = ['flat', 'never'] as const;
 /** Cooked meat in thin slices or thick ones. */
 export const CARVINGS = ['thin', 'thick'] as const;
 /** What the second knife is to be. */

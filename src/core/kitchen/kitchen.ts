@@ -1,6 +1,6 @@
 import type { BladeModel, Steel } from '../blade/schema';
 import type { Dish } from '../cutting/dish';
-import { type Avoidable, LIFTINGS } from '../cutting/words';
+import type { Avoidable } from '../cutting/words';
 import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
@@ -228,12 +228,12 @@ const CARRIED_WORDS = 'cut food carried on the flat of the blade, as is usual wh
 
 /** How cut food goes to the pan in more than half of what is cooked; nothing is said where no cuisine does. */
 function usualLifting({ cooking = {} }: KitchenFile, { cuisines }: Reference): Habits['lifts'] {
-  const cooked = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ lifts: cuisines.get(id)?.lifts, share }));
-  const all = cooked.reduce((sum, { share }) => sum + share, 0);
-  const most = LIFTINGS.find(
-    (way) => cooked.reduce((sum, { lifts, share }) => sum + (lifts === way ? share : 0), 0) > all / 2,
-  );
-  return most ?? DEFAULTS.habits.lifts;
+  let [all, carried] = [0, 0];
+  for (const { id, share = 1 } of cooking.cuisines ?? []) {
+    all += share;
+    if (cuisines.get(id)?.lifts === 'flat') carried += share;
+  }
+  return carried > all / 2 ? 'flat' : DEFAULTS.habits.lifts;
 }
 
 function completePlace(file: KitchenFile, reference: Reference, assumed: string[]): Pick<Kitchen, 'board' | 'habits'> {

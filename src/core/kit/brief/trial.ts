@@ -1,6 +1,6 @@
 import type { BladeModel } from '../../blade/schema';
 import { explain } from '../../fit/explain';
-import { whatMakesWorse } from '../../fit/match';
+import { whatMakesWorse } from '../../fit/whatMakesWorse';
 import { besideOwned } from '../candidates/besideOwned';
 import type { Candidate } from '../candidates/candidate';
 import { candidateFor } from '../candidates/sold';

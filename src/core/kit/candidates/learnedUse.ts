@@ -1,4 +1,5 @@
-import { daysBetween, type Day } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
+import type { Day } from '../../calendar/day';
 import { LOAD, USE } from '../../constants';
 import { cookContexts } from '../../fit/cook';
 import { prepareTask, type PreparedTask } from '../../fit/score';

@@ -1,4 +1,5 @@
-import { daysBetween, type Day } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
+import type { Day } from '../../calendar/day';
 import { USE } from '../../constants';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import { isBlunt } from '../candidates/owned';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
-import { daysBetween } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
 import { RULER, UPKEEP } from '../../constants';
 import { gramsAt } from '../../edge/learned';
 import { readKitchenFile, type KitchenFile } from '../../formats/kitchenFile';

@@ -1,5 +1,6 @@
 import { EDGE } from '../../constants';
-import { daysBetween, type Day } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
+import type { Day } from '../../calendar/day';
 import { openDaysBetween } from '../../calendar/openDays';
 import { learnEdge, type EdgeLearned } from '../../edge/learned';
 import { edgeLife, halfLifeMinutes, isSharpened, type EdgeCare, type EdgeLife } from '../../edge/keenness';

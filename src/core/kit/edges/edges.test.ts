@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { daysBetween, daysLater, isDay, monthsLater } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
+import { daysLater, isDay, monthsLater } from '../../calendar/day';
 import { edgeFileSchema } from '../../formats/edgeFile';
 import type { KitchenFile, OwnedFile } from '../../formats/kitchenFile';
 import { contextOf, fileOf } from '../../testing/trade';

@@ -1,5 +1,6 @@
 import { EDGE_CALENDAR } from '../../constants';
-import { daysBetween, type Day } from '../../calendar/day';
+import { daysBetween } from '../../calendar/between';
+import type { Day } from '../../calendar/day';
 import { openDaysLater } from '../../calendar/openDays';
 
 /** An edge that is due on a day; `minutesPerWeek` is the work a dull one would do badly. */

@@ -1,7 +1,7 @@
 import { SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
-import { whatMakesWorse } from '../../fit/match';
+import { whatMakesWorse } from '../../fit/whatMakesWorse';
 import { type BladeTraits, isReactive } from '../../fit/traits';
 import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
