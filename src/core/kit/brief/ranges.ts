@@ -121,10 +121,11 @@ export function worstCorner(trial: Trial, ranges: Ranges): number {
 }
 
 /** Shares of half a point that each figure alone may cost, tried until all together cost no more than half a point. */
-const SHARES = [1, 0.7, 0.5, 0.35, 0.25];
+const SHARES = [1, 0.7, 0.5, 0.35];
+const LEAST_SHARE = 0.25;
 
 /** Parts of the way from the pick to where each figure may go alone: what costs nothing alone may cost much beside another. */
-const PARTS_OF_THE_WAY = [0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0];
+const PARTS_OF_THE_WAY = [1, 0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0];
 
 /** Ranges drawn in towards the pick to a part of their width. */
 function drawnIn(ranges: Ranges, pick: BladeModel, part: number): Ranges {
@@ -143,14 +144,14 @@ function drawnIn(ranges: Ranges, pick: BladeModel, part: number): Ranges {
  */
 export function* rangesOf(trial: Trial, type: BladeType): Generator<unknown, Ranges> {
   const most = 100 * WORTH.halfPoint.value;
-  let ranges = rangesWithin(trial, type, most);
   for (const share of SHARES) {
-    ranges = rangesWithin(trial, type, most * share);
+    const ranges = rangesWithin(trial, type, most * share);
     yield;
     if (worstCorner(trial, ranges) < most) return ranges;
     yield;
   }
-  const widest = ranges;
+  const widest = rangesWithin(trial, type, most * LEAST_SHARE);
+  let ranges = widest;
   for (const part of PARTS_OF_THE_WAY) {
     ranges = drawnIn(widest, trial.pick, part);
     if (worstCorner(trial, ranges) < most) break;

@@ -94,6 +94,8 @@ describe('what a step takes over', () => {
     expect(carving).toMatch(/ Your chef’s knife: | Your chef's knife: /);
     // a second general knife is nobody's main one: its length is not held against what the main one should have
     expect(reasonsFor(context, chef, nothing(context), beside).join(' ')).not.toContain('the length you want');
+    const worn = contextOf({ owned: [{ type: 'chef', condition: 'worn-out' }] });
+    expect(reasonsFor(worn, chef, nothing(worn), ADDS).join(' ')).toContain('the length you want');
     const ribs = contextOf({
       habits: { bones: true },
       cooking: { tasks: [{ id: 'ribs-chop', times: 1, per: 'week' }] },

@@ -8,6 +8,7 @@ import { workingLengthMm } from '../../fit/parts/length';
 import { showMoney } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
+import { isSound } from '../candidates/owned';
 import type { PlanningContext } from '../context/planningContext';
 import { lowerFirst } from '../../text/case';
 
@@ -143,9 +144,9 @@ function isForOtherHands({ kitchen, loads }: PlanningContext, step: Candidate, m
   return minutes < does / 2;
 }
 
-/** Whether a general knife is somebody's main one: none is there before it, or several want one at once. */
+/** Whether a general knife is somebody's main one: none that is fit for use is there before it, or several want one at once. */
 const isMainFor = ({ kitchen, owned }: PlanningContext, earlier: readonly Candidate[]): boolean =>
-  kitchen.cooksAtOnce > 1 || ![...owned, ...earlier].some(({ type }) => isAllRound(type));
+  kitchen.cooksAtOnce > 1 || ![...owned.filter(isSound), ...earlier].some(({ type }) => isAllRound(type));
 
 /** How far a length lies outside a band, mm: below it negative. */
 const outside = (lengthMm: number, { fromMm, toMm }: Pick<LengthBand, 'fromMm' | 'toMm'>) =>
