@@ -10,6 +10,7 @@ import type { BenchTrialFile } from '../formats/trialsFile';
 import { type FeltKnives, feltBy } from './felt';
 import { DEFAULTS } from './defaults';
 import { checkIds, knownModels } from './ids';
+import { completePlace } from './place';
 
 type Filled<T> = { [K in keyof T]-?: Exclude<T[K], undefined> };
 export type BoardMotion = 'rock' | 'push' | 'pull' | 'chop';
@@ -205,46 +206,6 @@ function completeCurrency({ currency }: KitchenFile, assumed: string[]): string 
       : `Catalogue prices in ${CATALOGUE_CURRENCY} are turned into ${currency} at a planning rate of ${rate}.`,
   );
   return currency;
-}
-
-/** Habits that decide a plan; prices of tools do not. */
-type Habit = Exclude<keyof Habits, 'sharpenerPrices'>;
-
-/** What each habit is taken to be where nothing is said, in words. */
-const HABIT_WORDS: Record<Habit, string> = {
-  upkeep: 'knives wiped after use',
-  sharpening: 'sharpened by a professional',
-  honing: 'not honed',
-  storage: 'knives kept in a block',
-  dishwasher: 'no dishwasher',
-  roughUse: 'no rough or shared use',
-  bones: 'no bones chopped',
-  lifts: 'nothing said of carrying food on the blade',
-  carves: 'meat carved as the dish has it',
-  sharpeningPrice: 'sharpening at the usual price',
-  visitsPerYear: 'sharpened when it is due',
-};
-const CARRIED_WORDS = 'cut food carried on the flat of the blade, as is usual where this is cooked';
-
-/** How cut food goes to the pan in more than half of what is cooked; nothing is said where no cuisine does. */
-function usualLifting({ cooking = {} }: KitchenFile, { cuisines }: Reference): Habits['lifts'] {
-  let [all, carried] = [0, 0];
-  for (const { id, share = 1 } of cooking.cuisines ?? []) {
-    all += share;
-    if (cuisines.get(id)?.lifts === 'flat') carried += share;
-  }
-  return carried > all / 2 ? 'flat' : DEFAULTS.habits.lifts;
-}
-
-function completePlace(file: KitchenFile, reference: Reference, assumed: string[]): Pick<Kitchen, 'board' | 'habits'> {
-  const board = { ...DEFAULTS.board, ...file.board };
-  if (file.board?.lengthMm === undefined || file.board.widthMm === undefined || file.board.material === undefined)
-    assumed.push(`A ${board.material} board of ${board.lengthMm} × ${board.widthMm} mm.`);
-  const lifts = usualLifting(file, reference);
-  const words = { ...HABIT_WORDS, ...(lifts === 'flat' ? { lifts: CARRIED_WORDS } : {}) };
-  const unsaid = (Object.keys(HABIT_WORDS) as Habit[]).filter((key) => file.habits?.[key] === undefined);
-  if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => words[key]).join(', ')}.`);
-  return { board, habits: { ...DEFAULTS.habits, lifts, ...file.habits } };
 }
 
 /** What is cooked: meals, cuisines, dishes and tasks. */

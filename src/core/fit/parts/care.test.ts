@@ -109,5 +109,6 @@ describe('practice', () => {
     expect(tall('keen', 0.1)).toBeCloseTo(1 - costs('keen'), 9);
     expect(tall('trained', 0)).toBe(1);
     expect(asks('oskavel-nakiri-165', 'new', 'cabbage-shred')).toBe(1);
+    expect(tall('new', 0, 'roast-carve')).toBe(1);
   });
 });

@@ -4,8 +4,7 @@ import type { KitchenFile, OwnedFile } from '../../formats/kitchenFile';
 import { contextOf } from '../../testing/trade';
 import { retirements, serviceStep } from '../plan/furtherSteps';
 import { unserved } from '../plan/unserved';
-import type { Counts } from './besideOwned';
-import { besideOwned } from './besideOwned';
+import { besideOwned, type Counts } from './besideOwned';
 import type { Candidate } from './candidate';
 
 const chef = (more: Partial<OwnedFile>): OwnedFile => ({ type: 'chef', lengthMm: 200, ...more });

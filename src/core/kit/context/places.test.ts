@@ -2,7 +2,6 @@ import { describe, expect, test } from 'vitest';
 import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import { GUIDANCE } from '../../constants';
-import { isFlesh } from '../../cutting/eaten';
 import type { KitchenFile, OwnedFile } from '../../formats/kitchenFile';
 import { completeKitchen } from '../../kitchen/kitchen';
 import { contextOf, fileOf } from '../../testing/trade';
@@ -60,23 +59,25 @@ describe('what the first knife rests on', () => {
     expect(generals({ limits: { must: ['santoku', 'oskavel-gyuto-210', 'bread'] } })).toBe(2);
   });
 
-  test('flesh decides from a share of the work on', () => {
-    const share = (file: Partial<KitchenFile>) => {
-      const { loads } = contextOf(file);
-      const all = loads.reduce((sum, { weight }) => sum + weight, 0);
-      const flesh = loads.reduce((sum, { task, weight }) => sum + (isFlesh(task) ? weight : 0), 0);
-      return { loads, share: flesh / all };
-    };
-    for (const file of [
-      {},
-      { avoids: ['meat', 'poultry', 'fish', 'shellfish'] },
-      { cooking: { cuisines: [{ id: 'raw-fish' }] } },
-      { cooking: { cuisines: [{ id: 'indian' }] } },
-      { cooking: { tasks: [{ id: 'onion-dice', times: 1, per: 'day' }] } },
-    ] satisfies Partial<KitchenFile>[]) {
-      const { loads, share: flesh } = share(file);
-      expect(cutsFlesh(loads), JSON.stringify(file)).toBe(flesh > 0 && flesh >= GUIDANCE.fleshFrom.value);
-    }
+  test('flesh decides from a share of the work on, and never where there is none', () => {
+    const { loads } = contextOf({
+      cooking: { tasks: ['poultry-joint', 'onion-dice'].map((id) => ({ id, times: 1, per: 'week' as const })) },
+    });
+    const withFlesh = (share: number) =>
+      loads.map((load) => ({ ...load, weight: weights(share).get(load.task.id) ?? 0 }));
+    const weights = (share: number) =>
+      new Map([
+        ['poultry-joint', share],
+        ['onion-dice', 1 - share],
+      ]);
+    const from = GUIDANCE.fleshFrom.value;
+    expect(cutsFlesh(withFlesh(from))).toBe(true);
+    expect(cutsFlesh(withFlesh(1))).toBe(true);
+    expect(cutsFlesh(withFlesh(from - 0.001))).toBe(false);
+    expect(cutsFlesh(withFlesh(0))).toBe(false);
+    expect(cutsFlesh([])).toBe(false);
+    expect(cutsFlesh(contextOf({ cooking: { cuisines: [{ id: 'raw-fish' }] } }).loads)).toBe(true);
+    expect(cutsFlesh(contextOf({ avoids: ['meat', 'poultry', 'fish', 'shellfish'] }).loads)).toBe(false);
   });
 });
 

@@ -10,16 +10,11 @@ import { apartAtMost, handsOf, isPooled } from './hands';
 import { isPressing, rescued, rescues } from './rescue';
 import { usefulness } from './usefulness';
 
-type Kinds = Parameters<typeof crowdAt>[1];
 const sum = (all: readonly number[]) => all.reduce((a, b) => a + b, 0);
 
 describe('how many are at a kind of work at once', () => {
-  const shares = (share: number): Kinds => new Map([['board', share]]);
-  const kind = [...workShares(contextOf().loads).keys()].find(
-    (each) => !['table', 'child', 'tool', 'blow'].includes(each),
-  );
   const at = (share: number, atOnce: number, cooks: number) =>
-    crowdAt(kind ?? 'table', new Map(kind ? [[kind, share]] : []), atOnce, cooks);
+    crowdAt('board', new Map([['board', share]]), atOnce, cooks);
 
   test('the others join by their share of the minutes, as a binomial: eight learners at half of it by hand', () => {
     expect(at(0.5, 8, 8)).toHaveLength(8);
@@ -38,7 +33,7 @@ describe('how many are at a kind of work at once', () => {
 
   test('table, children, tools and blows are one at a time, whoever is there', () => {
     for (const alone of ['table', 'child', 'tool', 'blow'] as const)
-      expect(crowdAt(alone, shares(1), 8, 8), alone).toEqual([1]);
+      expect(crowdAt(alone, new Map([[alone, 1]]), 8, 8), alone).toEqual([1]);
   });
 
   test('shares of the minutes sum to one and follow the kind of work', () => {

@@ -4,7 +4,6 @@ import type { VolumeOffer } from '../../catalogue/offers';
 import type { Candidate } from '../candidates/candidate';
 import { affordable, type Place, type Problem, takesKnives } from '../search/problem';
 import type { PlanningContext } from '../context/planningContext';
-import type { Reference } from '../../reference';
 
 /** Knives that cost less together: a set bought whole, or so many of one maker's. */
 export type Offer = ({ kind: 'set' } & SetForSale) | ({ kind: 'volume' } & VolumeOffer);
@@ -18,17 +17,6 @@ export function offersFor(context: PlanningContext): Offer[] {
   if (context.school !== 'free' || context.kitchen.limits.second === 'specialist') return [];
   // what is paid over months is no one basket; a service is priced beside singles only
   if (context.kitchen.perMonthMinor !== null || context.service) return [];
-  const last = laidOut.get(context.buyable);
-  if (last?.reference === context.reference) return last.offers;
-  const offers = layOut(context);
-  laidOut.set(context.buyable, { reference: context.reference, offers });
-  return offers;
-}
-
-/** Offers by what is sold, as long as that is known. */
-const laidOut = new WeakMap<readonly Candidate[], { reference: Reference; offers: Offer[] }>();
-
-function layOut(context: PlanningContext): Offer[] {
   // a piece counts as it does singly: beside a sound owned knife of its kind no polish
   const singly = new Map(context.buyable.map((c) => [c.id, c]));
   const idle = new Float64Array(context.problem.demand.columns);
