@@ -27,8 +27,8 @@ import { daysLater } from '../src/core/calendar/day';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { asProgram, bestByProgram } from '../src/core/testing/mip';
 
-const RUNS = 15;
-const WARMING = 20;
+const RUNS = 40;
+const WARMING = 40;
 const MODELS = 160;
 const TASKS = 85;
 /** Perturbed plans timed, and kitchens given to the general solver too. */

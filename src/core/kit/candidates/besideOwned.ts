@@ -83,8 +83,9 @@ export function besideOwned(
     if (c.action !== 'buy') return c;
     const alike = sound.filter((o) => kindOfRole(o.type) === kindOfWork(c));
     const isAgain = alike.length > 0;
-    if ((alike.length === 0 && generals.length === 0) || counts === 'everything')
-      return { ...c, counted: c.usefulness, isAgain: isAgain && counts !== 'everything' };
+    // all it does, as it is sold: the same object
+    if (counts === 'everything' || (!isAgain && generals.length === 0))
+      return c.counted === c.usefulness && !c.isAgain ? c : { ...c, counted: c.usefulness, isAgain: false };
     const most = c.usefulness.length - pressing;
     const counted = c.usefulness.map((value, column) => {
       if (column >= most) return value;

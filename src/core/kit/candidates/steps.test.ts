@@ -109,7 +109,7 @@ describe('beside an owned knife', () => {
 
   test('another kind counts wholly but at a general knife’s work', () => {
     const paring = counted('rescue', 'ploverdale-paring-90');
-    expect(paring.isAgain).toBe(false);
+    expect(paring.isAgain).toBeFalsy();
     const column = (task: string) => loads.findIndex((load) => load.task.id === task);
     const hulling = column('strawberry-hull');
     expect(paring.counted[hulling]).toBe(paring.usefulness[hulling]);

@@ -392,7 +392,7 @@ describe('beside a sound knife of its kind', () => {
 
   test('one that can be repaired is sound, one that is worn out is not', () => {
     expect(gyuto(owning('chipped'))?.isAgain).toBe(true);
-    expect(gyuto(owning('worn-out'))?.isAgain).toBe(false);
+    expect(gyuto(owning('worn-out'))?.isAgain).toBeFalsy();
     const bread = owning('keen').buyable.find(({ type }) => type?.id === 'bread');
     expect(bread?.counted).toEqual(bread?.usefulness);
   });

@@ -2,6 +2,7 @@ import { atSharedPrice } from '../candidates/sets';
 import type { PlanningContext } from '../context/planningContext';
 import { Chooser } from '../search/greedy';
 import { affordable, type Choice, type Problem } from '../search/problem';
+import { partOf } from '../search/shortlist';
 import { isSingle, type Offer, offersFor, withPieces } from './offers';
 
 /** An offer that makes a kit worth this much less, coverage, by what single exchanges tell, is looked at no closer. */
@@ -48,6 +49,8 @@ export function promisingOffers(context: PlanningContext, kit: Choice): Offer[] 
   const { problem } = affordable(context.problem);
   // at the price of an offer the money may reach for what it does not reach for singly
   const whole = withPieces({ ...problem, budgetMinor: Infinity }, offers);
-  const told = promises(offers, whole, new Chooser(whole).exchanged(kit, isOffered(offers, whole)));
+  const isAsked = isOffered(offers, whole);
+  const part = partOf(whole, (i) => isAsked(i) || kit.includes(i));
+  const told = promises(offers, part.problem, new Chooser(part.problem).exchanged(part.inPart(kit)));
   return offers.filter((_, k) => (told[k] ?? 0) > -HOPELESS);
 }

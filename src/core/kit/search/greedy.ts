@@ -247,9 +247,9 @@ export class Chooser {
 
   /**
    * What each candidate changes in the worth of a choice at best: in an empty place, or in the stead of one of its pieces. Money it lacks counts as
-   * much as the choice makes of its money where it makes least. `isAsked`: of which candidates it is asked, -Infinity for the others.
+   * much as the choice makes of its money where it makes least.
    */
-  exchanged(choice: Choice, isAsked: (index: number) => boolean = () => true): Float64Array {
+  exchanged(choice: Choice): Float64Array {
     const { budgetMinor, places } = this.problem;
     const { prices } = this.paid;
     const spent = this.price(choice);
@@ -265,12 +265,11 @@ export class Chooser {
       Infinity,
     );
     const open = new Set(places.flatMap(({ fits }, p) => ((choice[p] ?? -1) < 0 ? [fits] : [])));
-    const addable: readonly number[] = [...new Set([...open].flat())].filter(isAsked);
+    const addable: readonly number[] = [...new Set([...open].flat())];
     // emptied, a place that need not be filled makes room for what goes elsewhere
     const mayCome = (place: Place | undefined): Iterable<number> => {
       if (!place || (!place.required && open.has(place.fits))) return addable;
-      const those = place.fits.filter(isAsked);
-      return place.required ? those : new Set([...those, ...addable]);
+      return place.required ? place.fits : new Set([...place.fits, ...addable]);
     };
     const best = new Float64Array(this.rows.length).fill(-Infinity);
     [-1, ...filled].forEach((p, k) => {
