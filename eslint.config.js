@@ -81,7 +81,7 @@ export default tseslint.config(
     plugins: { boundaries, 'import-x': importX, 'react-hooks': hooks },
     settings: {
       'boundaries/elements': elements,
-      'boundaries/ignore': ['**/*.test.ts', 'src/core/testing/**'],
+      'boundaries/ignore': ['**/*.test.{ts,tsx}', 'src/{core,islands}/testing/**'],
       'import/resolver': { typescript: true },
       'import-x/resolver': { typescript: true },
     },
@@ -102,7 +102,7 @@ export default tseslint.config(
   {
     // what does one thing fits on a screen
     files: ['src/**/*.{ts,tsx}', 'data/**/*.ts', 'cli/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.{ts,tsx}'],
     rules: { 'max-lines-per-function': ['error', 60], 'max-params': ['error', 5] },
   },
   { files: ['src/core/zod/**'], rules: { 'no-restricted-imports': 'off' } },

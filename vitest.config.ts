@@ -12,7 +12,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'core',
-          include: ['{src,data,cli,scripts}/**/*.test.ts'],
+          include: ['{src,data,cli,scripts}/**/*.test.{ts,tsx}'],
           maxWorkers: 3,
           setupFiles: ['src/core/testing/seed.ts'],
         },

@@ -113,6 +113,10 @@ interface StepProps {
 }
 
 function Step({ step, blade, wide, withPrices, money }: StepProps) {
+  const beside = [
+    ...(step.maker && step.maker !== 'Unknown' ? [`such as ${step.maker} ${step.name}`] : []),
+    ...(withPrices && step.action !== 'retire' ? [money(step.price)] : []),
+  ];
   return (
     <li value={step.order}>
       <Picture blade={blade} step={step} wide={wide} />
@@ -122,10 +126,7 @@ function Step({ step, blade, wide, withPrices, money }: StepProps) {
           {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
           {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
         </h3>
-        <p className="faded">
-          {step.maker && step.maker !== 'Unknown' && `such as ${step.maker} ${step.name}`}
-          {withPrices && step.action !== 'retire' && ` · ${money(step.price)}`}
-        </p>
+        {beside.length > 0 && <p className="faded">{beside.join(' · ')}</p>}
         {step.because.slice(0, 2).map((reason) => (
           <p key={reason}>{reason}</p>
         ))}
