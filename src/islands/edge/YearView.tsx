@@ -14,6 +14,8 @@ type Marked = keyof typeof MARKS;
 
 const isMarked = (action: EdgeEvent['action']): action is Marked => action in MARKS;
 
+const isIn = (date: string, month: string) => date.startsWith(month.slice(0, 7));
+
 /** A year at a glance: a row a knife, a column a month, a mark for what is due. */
 export function YearView({
   events,
@@ -28,7 +30,8 @@ export function YearView({
   const first = `${from.slice(0, 7)}-01`;
   const months = Array.from({ length: MONTHS }, (_, i) => monthsLater(first, i));
   const short = new Intl.DateTimeFormat(undefined, { month: 'short', timeZone: 'UTC' });
-  const due = events.filter(({ action }) => isMarked(action));
+  // the days at the end of a year begun within a month belong to the next table
+  const due = events.filter(({ action, date }) => isMarked(action) && months.some((month) => isIn(date, month)));
   const rows = knives.filter(({ ref }) => due.some((event) => event.ref === ref));
   if (rows.length === 0) return null;
   return (
@@ -50,7 +53,7 @@ export function YearView({
               <th scope="row">{name}</th>
               {months.map((month) => (
                 <td key={month}>
-                  <Month due={due.filter((event) => event.ref === ref && event.date.startsWith(month.slice(0, 7)))} />
+                  <Month due={due.filter((event) => event.ref === ref && isIn(event.date, month))} />
                 </td>
               ))}
             </tr>

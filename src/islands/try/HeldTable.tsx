@@ -6,6 +6,7 @@ import type { HandTestFile } from '../../core/formats/trialsFile';
 import type { HandCheck } from '../../core/trial/handCheck';
 import { checksFor, consequenceOf, readHandTest } from '../../core/trial/handTest';
 import { cookName } from '../shared/names';
+import { useLengths } from '../shared/units';
 import { day, money, typeName } from '../shared/words';
 import { holderOf, nameOfTest, VERDICTS } from './handTests';
 import css from './HandView.module.css';
@@ -105,6 +106,7 @@ function Answer({ kitchen, test, check }: CellProps & { check: HandCheck }) {
 
 /** When, where, for how much and by whom it was held. */
 function Circumstances({ kitchen, test: { on, place, asked, cook, label } }: CellProps) {
+  const { length } = useLengths();
   const several = (kitchen.cooks?.length ?? 1) > 1;
   return (
     <>
@@ -112,7 +114,8 @@ function Circumstances({ kitchen, test: { on, place, asked, cook, label } }: Cel
       {place && `, ${place}`}
       {asked !== undefined && `, ${money(asked, kitchen.currency ?? 'EUR')}`}
       {several && `, by ${cookName(kitchen.cooks?.[cook ?? 0], cook ?? 0)}`}
-      {label && `; ${typeName(label.type).toLowerCase()} ${label.lengthMm ?? ''} mm by its label`}
+      {label &&
+        `; ${[typeName(label.type).toLowerCase(), ...(label.lengthMm === undefined ? [] : [length(label.lengthMm)])].join(', ')} by its label`}
     </>
   );
 }
