@@ -3,6 +3,7 @@ import { assumedFigures } from '../formats/figures';
 import type { Kitchen } from '../kitchen/kitchen';
 import { isReactive, type BladeTraits } from './traits';
 import { lowerFirst } from '../text/case';
+import { figure } from '../text/figure';
 
 /** Plain-words notes on a blade: who it suits, then what {@link careNotes} says of its upkeep. */
 export const bladeNotes = (traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>): string[] => [
@@ -48,7 +49,7 @@ export function careNotes(traits: BladeTraits, kitchen: Pick<Kitchen, 'habits'>)
     notes.push('Spine and heel corners are not eased: hold it for two minutes before paying.');
   if (!traits.serrated && blade.tip !== 'blunt' && blade.edgeAngleDeg < steel.leastAngleDeg - 0.5)
     notes.push(
-      `The factory edge of ${blade.edgeAngleDeg}° a side is more acute than this steel carries: open it to ${steel.leastAngleDeg}° before first use.`,
+      `The factory edge of ${figure(blade.edgeAngleDeg)}° a side is more acute than this steel carries: open it to ${steel.leastAngleDeg}° before first use.`,
     );
   if (traits.serrated) notes.push('Serrated: it is replaced, not sharpened, so little money belongs in it.');
   if (blade.steel === 'ceramic') notes.push('Never twist or pry with it, nor drop it; only its maker sharpens it.');

@@ -4,6 +4,7 @@ import { FIT } from '../constants';
 import type { Mode } from './modes';
 import { taskLoadMet } from './parts/care';
 import type { BladeTraits } from './traits';
+import { figure } from '../text/figure';
 
 const { edgeSafety: es, practice: pr, child: ch } = FIT;
 
@@ -22,9 +23,9 @@ function unsafeWork(b: BladeTraits, task: Task, mode: Mode): string | null {
   if (ceramic && (task.load >= 4 || mode.id === 'cleave' || task.stiff))
     return 'Ceramic breaks when it is twisted or meets bone, shell or pit.';
   if (mode.id === 'cleave' && task.load >= es.boneLoad.value && blade.spineHeelMm < es.thinOnBone.value)
-    return `A spine of ${blade.spineHeelMm} mm is too thin to be swung at bone or shell.`;
+    return `A spine of ${figure(blade.spineHeelMm, 2)} mm is too thin to be swung at bone or shell.`;
   if (mode.id === 'cleave' && task.load >= es.boneLoad.value && b.hardness >= es.hardOnBone.value)
-    return `An edge of ${b.hardness} HRC is never swung at bone or shell: it will chip.`;
+    return `An edge of ${figure(b.hardness)} HRC is never swung at bone or shell: it will chip.`;
   if (task.load > 0 && taskLoadMet(task, mode) - b.strength > es.veto.value)
     return 'The edge will chip on what it may meet here.';
   return null;

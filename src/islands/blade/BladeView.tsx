@@ -13,6 +13,7 @@ import { money, taskName, typeName } from '../shared/words';
 import css from './BladeView.module.css';
 import { BoardView, KnuckleView, SectionView, SideView, SpineView } from './Drawings';
 import { useLengths } from '../shared/units';
+import { figure } from '../../core/text/figure';
 
 const MOST = 16;
 
@@ -90,7 +91,7 @@ function Head({ blade, kitchenId }: { blade: BladeModel; kitchenId: string }) {
     ['Edge', length(blade.lengthMm)],
     ['Heel', length(blade.heelHeightMm)],
     ['Weight', `${blade.weightG.toFixed(0)} g`],
-    ['Hardness', blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`],
+    ['Hardness', blade.hrc === null ? 'ceramic' : `${figure(blade.hrc)} HRC`],
     ['Bevel', blade.bevel === 'double' ? 'double' : `${blade.bevel}, ${blade.handed} hand`],
     ['Handle', `${blade.handleStyle === 'd-shape' ? 'D-shaped' : blade.handleStyle}, ${blade.tang} tang`],
     ['Price', money(fromMinor(blade.priceMinor, blade.currency), blade.currency)],

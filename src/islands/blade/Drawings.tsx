@@ -9,6 +9,7 @@ import { drawKnife, overallMm } from '../../core/drawing/knife';
 import { pathOf, upsideDown } from '../../core/drawing/shape';
 import { Shapes } from '../shared/Shapes';
 import css from './Drawings.module.css';
+import { figure } from '../../core/text/figure';
 
 const mm = (value: number, digits = 0) => `${value.toFixed(digits)} mm`;
 
@@ -157,7 +158,7 @@ export function SectionView({ blade }: { blade: BladeModel }) {
   return (
     <Sheet
       view={[-half - 6, -height - 8, x0 + 92, height + 18]}
-      label={`Cross-section: ${mm(blade.spineHeelMm, 1)} spine, ${mm(blade.behindEdgeMm, 2)} behind the edge, ${blade.edgeAngleDeg} degrees ${blade.bevel === 'single' ? 'on one side' : 'a side'}`}
+      label={`Cross-section: ${mm(blade.spineHeelMm, 1)} spine, ${mm(blade.behindEdgeMm, 2)} behind the edge, ${figure(blade.edgeAngleDeg)} degrees ${blade.bevel === 'single' ? 'on one side' : 'a side'}`}
       caption={`Cut through at the heel, four times as thick as tall; beside it the edge enlarged. ${mm(blade.behindEdgeMm, 2)} behind the edge.`}
     >
       <path
@@ -175,12 +176,12 @@ export function SectionView({ blade }: { blade: BladeModel }) {
       <path className={css.dimension} strokeWidth={0.5} strokeDasharray="2 2" d={`M${x0} 2V${-edge - 4}`} />
       {right > 0 && (
         <text className={css.note} x={x0 + sine(right) + 4} y={-edge * 0.45} fontSize={6}>
-          {right}°
+          {figure(right)}°
         </text>
       )}
       {left > 0 && (
         <text className={css.note} x={x0 - sine(left) - 4} y={-edge * 0.45} fontSize={6} textAnchor="end">
-          {left}°
+          {figure(left)}°
         </text>
       )}
     </Sheet>

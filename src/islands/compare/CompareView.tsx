@@ -15,6 +15,7 @@ import { useKitchenWorker } from '../shared/useKitchenWorker';
 import { money, taskName } from '../shared/words';
 import css from './CompareView.module.css';
 import { useLengths } from '../shared/units';
+import { figure } from '../../core/text/figure';
 
 const MOST_BLADES = 4;
 const MOST_TASKS = 14;
@@ -237,10 +238,10 @@ function Figures({ found }: { found: Character[] }) {
     ['Heel', ({ blade }) => length(blade.heelHeightMm)],
     ['Spine, heel to tip', ({ blade }) => told(`${blade.spineHeelMm.toFixed(1)}–${blade.spineTipMm.toFixed(1)} mm`)],
     ['Behind the edge', ({ blade }) => length(blade.behindEdgeMm, 2)],
-    ['Edge angle', ({ blade }) => `${blade.edgeAngleDeg}°`],
+    ['Edge angle', ({ blade }) => `${figure(blade.edgeAngleDeg)}°`],
     ['Weight', ({ blade }) => `${blade.weightG.toFixed(0)} g`],
     ['Balance', ({ blade }) => `${blade.balanceMm > 0 ? '+' : ''}${length(blade.balanceMm)}`],
-    ['Hardness', ({ blade }) => (blade.hrc === null ? 'ceramic' : `${blade.hrc} HRC`)],
+    ['Hardness', ({ blade }) => (blade.hrc === null ? 'ceramic' : `${figure(blade.hrc)} HRC`)],
     ['Edge on the board', ({ blade }) => `${Math.round(bestContact(blade).share * 100)}%`],
     ['Rocking radius', ({ blade }) => length(Math.round(rockingRadiusMm(blade) / 10) * 10)],
     ['Room for your knuckles', ({ knuckleRoomMm }) => length(knuckleRoomMm)],

@@ -27,7 +27,7 @@ const home = fileOf({
 const laidOut = (file: KitchenFile) => preparePlanning(file, reference, shippedModels);
 const keptIn = (places: StoragePlace[], file = home) => {
   const context = laidOut(file);
-  const storage: Storage = { format: 'scabbard.storage', version: 1, growth: 0, places };
+  const storage: Storage = { growth: 0, places };
   return keptKit(context, firstPlan(context).plan, storage);
 };
 

@@ -16,6 +16,7 @@ import { ScoreParts } from '../shared/ScoreParts';
 import css from './StepStory.module.css';
 import { minutes, money, taskName, typeName } from '../shared/words';
 import { useLengths } from '../shared/units';
+import { figure } from '../../core/text/figure';
 
 const InAnyShop = lazily(() => import('./InAnyShop'));
 
@@ -145,8 +146,8 @@ function Figures({ step, currency }: Pick<Props, 'step' | 'currency'>) {
       {[
         ['Edge', step.lengthMm && length(step.lengthMm)],
         ['Heel', step.heelHeightMm && length(step.heelHeightMm)],
-        ['Weight', step.weightG && `${step.weightG} g`],
-        ['Hardness', step.hrc && `${step.hrc} HRC`],
+        ['Weight', step.weightG && `${figure(step.weightG)} g`],
+        ['Hardness', step.hrc && `${figure(step.hrc)} HRC`],
         ['Bevel', step.bevel],
         ['A year', step.costPerYear > 0 && money(step.costPerYear, currency)],
         ['Average keenness', step.edge && `${Math.round(step.edge.averageKeenness * 100)} of 100`],
@@ -155,7 +156,7 @@ function Figures({ step, currency }: Pick<Props, 'step' | 'currency'>) {
           step.edge?.sharpenEveryWeeks && `${Math.max(1, Math.round(step.edge.sharpenEveryWeeks))} weeks`,
         ],
         ['Hone every', step.edge?.honeEveryDays && `${step.edge.honeEveryDays} days`],
-        ['Ground to', step.edge && step.type && step.action === 'buy' && `${step.edge.angleDeg}° a side`],
+        ['Ground to', step.edge && step.type && step.action === 'buy' && `${figure(step.edge.angleDeg)}° a side`],
       ].map(([name, value]) =>
         value ? (
           <div key={String(name)}>

@@ -24,6 +24,7 @@ import { handOf } from '../shared/hand';
 import { choicesOf, Pick, type Choice } from './choices';
 import { TryMast, TryPage } from './TryMast';
 import css from './LifeSizeView.module.css';
+import { figure } from '../../core/text/figure';
 
 const MARGIN = 8;
 /** Board drawn under an edge, mm. */
@@ -114,7 +115,7 @@ function OnScreen(props: OnScreenProps) {
           {room > 0
             ? `About ${length(room)} of room between your knuckles and the board.`
             : 'Your knuckles meet the board: work at its edge.'}{' '}
-          <span className="faded">{first.blade.weightG} g.</span>
+          <span className="faded">{figure(first.blade.weightG)} g.</span>
         </p>
       </div>
       <div

@@ -6,6 +6,7 @@ import { fallOff, ramp } from '../curves';
 import type { Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
+import { figure } from '../../text/figure';
 
 const { tip: t, face: f, crust: cr } = FIT;
 
@@ -69,7 +70,7 @@ export const face: Part = {
   why: (b, _task, _cook, _mode, value) => {
     if (b.serrated)
       return `${b.blade.serration === 'pointed' ? 'Pointed' : 'Scalloped'} teeth, ${b.blade.serrationPitchMm} mm apart, tear the face.`;
-    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${b.angleDeg}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
+    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${figure(b.angleDeg)}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
   },
 };
 

@@ -6,6 +6,7 @@ import { fallOff, ramp } from '../curves';
 import { isSheet, isShortDraw, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
+import { figure } from '../../text/figure';
 
 const { clearance: cl, inHand: ih, mass: ma, handle: ha, flatSide: fs, table: ta } = FIT;
 
@@ -95,7 +96,7 @@ export const inHand: Part = {
     );
   },
   why: (b, _task, _cook, _mode, value) =>
-    `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${b.blade.weightG} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
+    `${mm(b.blade.lengthMm)} long, ${mm(b.blade.heelHeightMm)} tall, ${figure(b.blade.weightG)} g: ${byValue(value, 'sits in the hand', 'a handful', 'too much knife to hold in the air')}.`,
 };
 
 /** Whether weight helps: pressing and falling always, drawing only through raw meat on the bone. */
@@ -152,7 +153,7 @@ export const mass: Part = {
     leftByUnruliness(b, mode) *
     leftByTiring(b, context, mode),
   why: (b, task, context, mode, value) => {
-    const weight = `${b.blade.weightG} g`;
+    const weight = `${figure(b.blade.weightG)} g`;
     if (value >= ma.right.value) return `${weight}: right for the work.`;
     const losses: [number, string][] = [
       [

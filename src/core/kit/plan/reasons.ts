@@ -11,6 +11,7 @@ import { isAllRound } from '../candidates/kinds';
 import { isSound } from '../candidates/owned';
 import type { PlanningContext } from '../context/planningContext';
 import { lowerFirst } from '../../text/case';
+import { figure } from '../../text/figure';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
 const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
@@ -194,13 +195,13 @@ function steelWords(context: PlanningContext, step: Candidate): string[] {
   if (!blade) return [];
   const { steel } = blade;
   const words = [
-    `${steel.name}${blade.blade.hrc === null ? '' : `, ${blade.blade.hrc} HRC`}: ${lowerFirst(steel.note)}`,
+    `${steel.name}${blade.blade.hrc === null ? '' : `, ${figure(blade.blade.hrc)} HRC`}: ${lowerFirst(steel.note)}`,
   ];
   if (isReactive(blade) && context.kitchen.habits.upkeep !== 'wipes-during')
     words.push('Wipe it during the work and dry it before it is put away; a grey patina is normal, red rust is not.');
   if (step.regrindMinor)
     words.push(
-      `Its factory edge, ${blade.blade.edgeAngleDeg}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, context.kitchen.currency)}.`,
+      `Its factory edge, ${figure(blade.blade.edgeAngleDeg)}° a side, is more acute than this steel carries: opening it to ${steel.leastAngleDeg}° before first use is in the price, ${showMoney(step.regrindMinor, context.kitchen.currency)}.`,
     );
   return words;
 }
