@@ -97,7 +97,7 @@ export function characterOf(
     madeFor: judged
       .filter(({ e }) => e.score >= 70)
       .sort((a, b) => weight(b.id) - weight(a.id) || b.e.score - a.e.score)
-      .map(({ id, e }) => ({ task: id, score: Math.round(e.score) })),
+      .map(({ id, e }) => ({ task: id, score: Math.floor(e.score) })),
     never: judged.flatMap(({ id, tool, e }) => (e.veto && !tool ? [{ task: id, why: e.veto }] : [])),
   };
 }
