@@ -4,8 +4,8 @@ import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import { readKitchenFile } from '../../formats/kitchenFile';
 import { asProgram, bestByProgram } from '../../testing/mip';
+import { anyProblem, below, oneOf } from '../../testing/problems';
 import { contextOf, fileOf } from '../../testing/trade';
-import type { Candidate } from '../candidates/candidate';
 import { firstAnswer } from '../plan/firstAnswer';
 import { chooseKit, QUICK, ROUGH } from './choose';
 import { Chooser } from './greedy';
@@ -14,147 +14,12 @@ import { ExactSearch } from './exact';
 import { offersFor } from '../offers/offers';
 import { seeded } from '../robustness/random';
 import { bestOfEverySize, proveBest } from '../offers/prove';
-import type { State } from '../demand/types';
 import { knifePlaces, ofSize, startingKit, toTheEnd } from './sizes';
 import { preparePlanning } from '../context/planningContext';
 
 const AGREES = 1e-6;
 /** Of the kitchens in which an offer is taken, the share in which the first answer takes the best kit with it. */
 const AT_ONCE = 0.8;
-type Random = () => number;
-
-const below = (random: Random, n: number) => Math.floor(random() * n);
-
-function oneOf<T>(random: Random, from: readonly T[]): T {
-  const one = from[below(random, from.length)];
-  if (one === undefined) throw new Error('nothing to choose from');
-  return one;
-}
-
-const types = [...reference.types.values()];
-
-function candidate(
-  id: string,
-  rows: Float64Array,
-  priceMinor: number,
-  owned: number | null = null,
-  type: Candidate['type'] = null,
-): Candidate {
-  const action = owned === null ? ('buy' as const) : ('sharpen' as const);
-  return {
-    id,
-    action,
-    type,
-    blade: null,
-    tool: null,
-    owned,
-    priceMinor,
-    scores: rows,
-    usefulness: rows,
-    counted: rows,
-    edge: null,
-  };
-}
-
-/** Moments at a task: one or several alike, whose knives count less one after another, or two or three people of different hands. */
-function anyStates(random: Random, T: number, weight: (t: number) => number): State[] {
-  return Array.from({ length: T }, (_, t): State[] => {
-    const w = weight(t);
-    if (w <= 0) return [];
-    const rescue: State[] =
-      random() < 0.3 ? [{ task: t, same: true, rescue: true, roles: [{ column: t, weight: 0.1 }] }] : [];
-    if (random() < 0.3 && T > 2) {
-      const people = T > 3 && random() < 0.5 ? 3 : 2;
-      const roles = Array.from({ length: people }, (_, k) => ({ column: (t + k) % T, weight: w / people }));
-      return [{ task: t, same: false, rescue: false, roles }, ...rescue];
-    }
-    const count = 1 + below(random, 4);
-    const falling = Array.from({ length: count }, (_, k) => w / (k + 1));
-    const sum = falling.reduce((a, b) => a + b, 0);
-    const roles = falling.map((each) => ({ column: t, weight: (each * w) / sum }));
-    return [{ task: t, same: true, rescue: false, roles }, ...rescue];
-  }).flat();
-}
-
-interface Wild {
-  /** Families of near-equal knives, where bounds have the least to go by. */
-  alike: boolean;
-  /** Places of several kinds that lie in others, or overlap. */
-  nested?: boolean;
-  /** So many knives instead of a few. */
-  many?: number;
-}
-
-/** A problem of no kitchen in particular. */
-function anyProblem(seed: number, { alike, nested = false, many }: Wild): Problem {
-  const random = seeded(seed);
-  const T = 2 + below(random, 7);
-  const family = Array.from({ length: 3 }, () => Float64Array.from({ length: T }, random));
-  const row = (i: number) =>
-    Float64Array.from({ length: T }, (_, t) =>
-      alike
-        ? Math.min(1, Math.max(0, (family[i % 3]?.[t] ?? 0) + 0.06 * (random() - 0.5)))
-        : Math.max(0, random() * 1.5 - 0.5),
-    );
-  const n = many ?? 3 + below(random, alike ? 10 : 8);
-  const knives = Array.from({ length: n }, (_, i) =>
-    candidate(
-      `k${i}`,
-      row(i),
-      100 + below(random, 900),
-      null,
-      random() < 0.7 ? oneOf(random, types.slice(0, 12)) : null,
-    ),
-  );
-  const owned = Array.from({ length: below(random, 3) }, (_, i): Float64Array => row(i).map((f) => f * 0.6));
-  const care = owned.flatMap((dull, i) =>
-    random() < 0.7
-      ? [
-          candidate(
-            `s${i}`,
-            dull.map((f) => f / 0.6),
-            10 + below(random, 90),
-            i,
-          ),
-        ]
-      : [],
-  );
-  const candidates = [...knives, ...care];
-  const open = knives.map((_, i) => i);
-  const half = open.filter((i) => i % 2 === 0);
-  const required = Array.from({ length: random() < 0.3 ? 1 + below(random, 3) : 0 }, () => ({
-    fits: half,
-    required: true,
-  }));
-  const every = (k: number) => open.filter((i) => i % k === 0);
-  const within = nested
-    ? [
-        ...Array.from({ length: below(random, 3) }, () => ({ fits: every(3), required: random() < 0.7 })),
-        ...Array.from({ length: below(random, 2) }, () => ({ fits: every(4), required: true })),
-      ]
-    : [];
-  const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
-  return {
-    demand: {
-      columns: T,
-      states: anyStates(random, T, () => (random() < 0.1 ? 0 : (0.05 + random()) / T)),
-      weights: new Float64Array(T),
-      total: 1,
-    },
-    owned: owned.map((usefulness) => ({ usefulness })),
-    given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
-    candidates,
-    places: [...required, ...within, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
-    budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
-    scale: {
-      pointMinor: 20 + below(random, 200),
-      keepMinor: below(random, 2) * 60,
-      inNumbers: random() < 0.2,
-      alone: random() < 0.5,
-    },
-  };
-}
-
 function solved(problem: Problem) {
   const search = new ExactSearch(problem, startingKit(problem, []));
   while (!search.step(100));
