@@ -58,10 +58,11 @@ export function PreviewedList({ preview, mine, shipped, onCurrency, onTake, onLe
 }
 
 function Summary({ preview: { file, taken, left }, mine }: Pick<Props, 'preview' | 'mine'>) {
+  const already = taken.filter(({ model }) => mine.has(model.id)).length;
   return (
     <p>
       <b>{file}</b>: <span className="figure">{taken.length}</span> {taken.length === 1 ? 'model' : 'models'}, of which{' '}
-      <span className="figure">{taken.filter(({ model }) => mine.has(model.id)).length}</span> are there already
+      <span className="figure">{already}</span> {already === 1 ? 'is' : 'are'} there already
       {left.length > 0 && (
         <>
           ; <span className="figure">{left.length}</span> {left.length === 1 ? 'row' : 'rows'} left out, with the reason

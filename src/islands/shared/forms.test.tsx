@@ -200,7 +200,7 @@ describe('a list before it is taken over', () => {
     const [first] = list.taken;
     if (!first) throw new Error('nothing was read');
     const view = preview(list, new Set([first.model.id]));
-    expect(view.words).toContain(`list.csv: ${list.taken.length} models, of which 1 are there already`);
+    expect(view.words).toContain(`list.csv: ${list.taken.length} models, of which 1 is there already`);
     expect(view.words).toContain('Nothing is taken over yet.');
     for (const { row, why } of list.left)
       (expect(view.words).toContain(`row ${row}`), expect(view.words).toContain(why));

@@ -67,6 +67,12 @@ export function sorted({ lines, unread }: Reading): Record<Standing, { line: Rec
   };
 }
 
+/** A list without the first of what equals a line: the same line may stand in it again. */
+const withoutOne = (lines: readonly string[], line: string): string[] => {
+  const at = lines.indexOf(line);
+  return lines.filter((_, i) => i !== at);
+};
+
 const LANGUAGES = new Intl.DisplayNames('en', { type: 'language' });
 
 interface Props {
@@ -83,7 +89,7 @@ export function Review({ reading, tasks, onChange, correct, forget }: Props) {
   const set = (line: RecipeLine, at: number | null) =>
     onChange((now) =>
       at === null
-        ? { ...now, unread: now.unread.filter((each) => each !== line.line), lines: [...now.lines, line] }
+        ? { ...now, unread: withoutOne(now.unread, line.line), lines: [...now.lines, line] }
         : { ...now, lines: now.lines.map((each, i) => (i === at ? line : each)) },
     );
   return (
