@@ -6,9 +6,6 @@ import { svgOf } from '../core/drawing/svg';
 import { csvOf } from '../core/formats/csv';
 import { PAPER_KINDS } from '../core/formats/paper';
 import { planFileSchema } from '../core/formats/planFile';
-import { planTables, stepsTable } from '../core/formats/planTable';
-import { shoppingList, shoppingText } from '../core/formats/shoppingList';
-import { shownPlanOf } from '../core/formats/shownPlan';
 import { careOf } from '../core/kit/plan/care';
 import { planFrom } from '../core/kit/plan/plan';
 import { contextOf } from '../core/testing/trade';
@@ -40,28 +37,8 @@ describe('a plan goes out', () => {
     expect(planFileSchema.parse(plan)).toEqual(plan);
   });
 
-  test('as tables: a row a step, sums and work on sheets of their own, nothing a spreadsheet would compute', () => {
-    const table = stepsTable(plan, names);
-    expect(table.rows).toHaveLength(plan.steps.length);
-    for (const row of table.rows) expect(row).toHaveLength(table.head.length);
-    expect(planTables(plan, names).map(({ name }) => name)).toEqual([
-      'Plan',
-      'Steps',
-      'Work taken over',
-      'Badly served',
-    ]);
+  test('as CSV that no spreadsheet computes', () => {
     expect(csvOf({ head: ['a'], rows: [['=1+1'], [-2], ['b,c']] })).toBe('a\n"\'=1+1"\n-2\n"b,c"\n');
-  });
-
-  test('as a shopping list by months, with what each may cost', () => {
-    const items = shoppingList(plan, [], names);
-    expect(items.map(({ order }) => order)).toEqual(
-      plan.steps.filter(({ action }) => action !== 'retire').map(({ order }) => order),
-    );
-    const text = shoppingText(plan, items);
-    expect(text).toContain('Month 2');
-    expect(text.match(/^\[ \]/gm)).toHaveLength(items.length);
-    expect(shoppingText(plan, items, false)).not.toContain('€');
   });
 
   test('as silhouettes at true size', () => {
@@ -71,17 +48,6 @@ describe('a plan goes out', () => {
     const { left, right } = drawKnife(blade);
     expect(svg).toContain(`width="${(right - left + 28).toFixed(2)}mm"`);
     expect(svg).toContain('<title>a &lt; b</title>');
-  });
-
-  test('shown without prices it names no money, and only the blades it draws', () => {
-    const shown = shownPlanOf(plan, shippedModels, false);
-    expect(JSON.stringify(shown)).not.toContain('€');
-    expect(shown.plan.steps.every(({ price, costPerYear }) => price === 0 && costPerYear === 0)).toBe(true);
-    expect(shown.blades.map(({ id }) => id).sort()).toEqual(
-      [...new Set(plan.steps.flatMap(({ model }) => (model ? [model] : [])))].sort(),
-    );
-    expect(shownPlanOf(plan, shippedModels, true).plan.steps).toEqual(plan.steps);
-    expect(JSON.stringify(shown)).not.toContain('a hand 185 mm');
   });
 
   test('on paper: the same bytes each time, whatever letters a name has', async () => {

@@ -202,8 +202,10 @@ describe('a list before it is taken over', () => {
     const view = preview(list, new Set([first.model.id]));
     expect(view.words).toContain(`list.csv: ${list.taken.length} models, of which 1 is there already`);
     expect(view.words).toContain('Nothing is taken over yet.');
-    for (const { row, why } of list.left)
-      (expect(view.words).toContain(`row ${row}`), expect(view.words).toContain(why));
+    for (const { row, why } of list.left) {
+      expect(view.words).toContain(`row ${row}`);
+      expect(view.words).toContain(why);
+    }
     expect(view.words).toContain('there already');
     expect(view.words).not.toMatch(ODD);
     expect(nameless(view)).toEqual([]);
