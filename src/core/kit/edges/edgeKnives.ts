@@ -8,6 +8,7 @@ import type { BladeTraits } from '../../fit/traits';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { EdgeKnife } from '../../formats/edgeFile';
 import type { Plan } from '../../formats/planFile';
+import { kitSteps } from '../../formats/planSteps';
 import { stepKey } from '../../kitchen/changes';
 import type { Owned } from '../../kitchen/kitchen';
 import { fromMinor } from '../../money/currency';
@@ -57,13 +58,14 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
   const served = minutesServedBy(context, steps);
   const care = careOfEdges(context);
   const closed = context.kitchen.closedMonths;
-  const stepOf = (id: string) => plan.steps.find((step) => stepKey(step) === id);
+  // what stands for each of `steps`: copies of one model are steps of their own
+  const own = kitSteps(plan).filter((step) => steps.some(({ id }) => id === stepKey(step)));
   const retired = new Set(plan.steps.flatMap((step) => (step.action === 'retire' ? [step.owned] : [])));
   const owned = context.owned.flatMap(({ blade, owned: file }, i): KeptKnife[] => {
     if (retired.has(i)) return [];
     const at = steps.findIndex((step) => step.owned === i);
     const minutes = at >= 0 ? (served.steps[at] ?? 0) : (served.owned[i] ?? 0);
-    const step = at >= 0 ? stepOf(steps[at]?.id ?? '') : undefined;
+    const step = own[at];
     const diary = diaryOf(context.kitchen.diary, i);
     const half = halfLifeMinutes(blade.blade, blade.steel, care);
     const learned = learnEdge(testsOf(diary, file, minutes, closed), half);
@@ -82,10 +84,15 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
       },
     ];
   });
+  // copies of one model share the work that goes to it
+  const shared = (id: string): number => {
+    const copies = steps.flatMap((step, i) => (step.id === id ? [served.steps[i] ?? 0] : []));
+    return copies.reduce((sum, minutes) => sum + minutes, 0) / Math.max(1, copies.length);
+  };
   const bought = steps.flatMap(({ id, action, blade, priceMinor }, i): KeptKnife[] => {
-    const step = stepOf(id);
+    const step = own[i];
     if (action !== 'buy' || !blade || !step) return [];
-    const edge = edgeLife(blade.blade, blade.steel, care, served.steps[i] ?? 0);
+    const edge = edgeLife(blade.blade, blade.steel, care, shared(id));
     const learned = learnEdge([], edge.halfLifeMinutes);
     const ref = `step-${step.order}`;
     return [
