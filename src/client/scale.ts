@@ -10,6 +10,15 @@ export interface EdgeScale {
 
 const readingSchema = z.object({ ms: z.number(), grams: z.number().nullable() });
 
+/** A line of the device as a reading; null where it came through broken. */
+function readingIn(line: string): Reading | null {
+  try {
+    return readingSchema.safeParse(JSON.parse(line)).data ?? null;
+  } catch {
+    return null;
+  }
+}
+
 /** The scale that ships with the application: a small device on this machine, with noise, drift, a load on it, and readings lost. */
 export const simulatedScale = (peakGrams: number, seed: number): EdgeScale => ({
   name: 'Simulated scale',
@@ -30,8 +39,8 @@ export const simulatedScale = (peakGrams: number, seed: number): EdgeScale => ({
       const lines = (rest + text.decode(value, { stream: true })).split('\n');
       rest = lines.pop() ?? '';
       for (const line of lines) {
-        const reading = readingSchema.safeParse(JSON.parse(line));
-        if (reading.success) onReading(reading.data);
+        const reading = readingIn(line);
+        if (reading) onReading(reading);
       }
     }
   },
