@@ -111,9 +111,7 @@ describe('knives held, side by side', () => {
 });
 
 describe('a trial on food', () => {
-  const tasks = ['onion-dice', 'carrot-slice', 'tomato-slice', 'herb-chop', 'potato-dice', 'squash-break'].filter(
-    (id) => reference.tasks.has(id),
-  );
+  const tasks = ['onion-dice', 'carrot-slice', 'tomato-slice', 'herb-mince', 'potato-dice', 'squash-break'];
   const rated = (task: string, knife: number, mark: number) => ({
     task,
     knife,
