@@ -1,0 +1,86 @@
+import { describe, expect, test } from 'vitest';
+import { DOUBT } from '../../constants';
+import { contextOf } from '../../testing/trade';
+import { stepsOf } from '../plan/plan';
+import { firstPlan } from '../plan/planKitchen';
+import { normal, seeded } from './random';
+import { Robustness, withRobustness } from './robustness';
+import { robustnessWord } from './robustnessWord';
+
+const RUNS = 60;
+const context = contextOf({ budget: { total: 260 }, owned: [{ type: 'chef', condition: 'dull' }] });
+const { plan } = firstPlan(context);
+const steps = stepsOf(context, plan);
+function doubted(runs: number) {
+  const doubt = new Robustness(context, steps);
+  for (let run = 0; run < runs; run++) doubt.run();
+  return doubt;
+}
+
+describe('how sure a step is', () => {
+  const doubt = doubted(RUNS);
+
+  test('is a share of the plans made again, the same each time', () => {
+    const stays = doubt.stayed();
+    expect(stays).toHaveLength(steps.length);
+    for (const share of stays) {
+      expect(share).toBeGreaterThanOrEqual(0);
+      expect(share).toBeLessThanOrEqual(1);
+      expect(Math.abs(share * RUNS - Math.round(share * RUNS))).toBeLessThan(1e-9);
+    }
+    expect(doubted(RUNS).stayed()).toEqual(stays);
+    expect(doubted(RUNS).closest()).toEqual(doubt.closest());
+    expect(new Robustness(context, steps).stayed()).toEqual(steps.map(() => 0));
+  });
+
+  test('what took its place is none of the plan, and is named only where something did', () => {
+    const own = new Set(steps.map(({ id }) => id));
+    doubt.closest().forEach((other, i) => {
+      if (other !== null) expect(own.has(other)).toBe(false);
+      if (doubt.stayed()[i] === 1) expect(other).toBeNull();
+    });
+  });
+
+  test('stands beside its own step, whatever stands between: upkeep and what is given away have none', () => {
+    const told = withRobustness(plan, doubt);
+    const shares = doubt.stayed();
+    expect(told.steps.flatMap(({ stays }) => stays ?? [])).toEqual(shares.map((share) => Number(share.toFixed(2))));
+    for (const { stays, upkeep, action } of told.steps)
+      if (upkeep || action === 'retire' || action === 'service') expect(stays).toBeNull();
+    expect(told.steps.map(({ order }) => order)).toEqual(plan.steps.map(({ order }) => order));
+  });
+
+  test('changes nothing in the kitchen it was asked of', () => {
+    const weights = [...context.problem.demand.weights];
+    const counted = context.problem.candidates.map(({ counted: row }) => row[0]);
+    doubted(5);
+    expect([...context.problem.demand.weights]).toEqual(weights);
+    expect(context.problem.candidates.map(({ counted: row }) => row[0])).toEqual(counted);
+  });
+});
+
+test('words for it: firm, a close call, a toss-up', () => {
+  const [firm, close] = [DOUBT.firm.value, DOUBT.close.value];
+  expect([1, firm, firm - 0.001, close, close - 0.001, 0].map(robustnessWord)).toEqual([
+    'firm',
+    'firm',
+    'close call',
+    'close call',
+    'toss-up',
+    'toss-up',
+  ]);
+});
+
+test('chance comes out as it should: even between 0 and 1, and normal about 0', () => {
+  const random = seeded(99);
+  const even = Array.from({ length: 20_000 }, random);
+  expect(Math.min(...even)).toBeGreaterThanOrEqual(0);
+  expect(Math.max(...even)).toBeLessThan(1);
+  expect(even.reduce((sum, x) => sum + x, 0) / even.length).toBeCloseTo(0.5, 1);
+  const deviates = Array.from({ length: 20_000 }, () => normal(random));
+  const mean = deviates.reduce((sum, x) => sum + x, 0) / deviates.length;
+  const spread = Math.sqrt(deviates.reduce((sum, x) => sum + (x - mean) ** 2, 0) / deviates.length);
+  expect(Math.abs(mean)).toBeLessThan(0.05);
+  expect(Math.abs(spread - 1)).toBeLessThan(0.05);
+  expect(seeded(1)()).not.toBe(seeded(2)());
+});
