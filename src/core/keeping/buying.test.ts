@@ -19,7 +19,7 @@ function bought(what: string, left: readonly Thing[]): StoragePlace {
   if (what.startsWith('A magnetic strip')) return { kind: 'strip', lengthMm: first, belowMm: second };
   if (what.startsWith('A knife roll'))
     return { kind: 'roll', pockets: Array.from({ length: first }, () => ({ lengthMm: second, widthMm: third })) };
-  const [lengthMm = 0, heightMm = 0] = left.length === 1 ? [first, second] : [second, third];
+  const [lengthMm, heightMm] = left.length === 1 ? [first, second] : [second, third];
   // a drawer to lay them in is there in any kitchen
   return {
     kind: 'drawer',

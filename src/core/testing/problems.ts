@@ -2,7 +2,7 @@ import { reference } from '../../../data/reference';
 import type { Candidate } from '../kit/candidates/candidate';
 import type { State } from '../kit/demand/types';
 import { seeded } from '../kit/robustness/random';
-import type { Problem } from '../kit/search/problem';
+import type { Place, Problem } from '../kit/search/problem';
 
 /** Problems of choice of no kitchen in particular, the same for the same seed. */
 
@@ -70,6 +70,28 @@ export interface Wild {
   many?: number;
 }
 
+/** Places for so many knives: some that must be filled, some within others where they are nested, and open ones. */
+function placesFor(random: Random, knives: number, nested: boolean): Place[] {
+  const open = Array.from({ length: knives }, (_, i) => i);
+  const half = open.filter((i) => i % 2 === 0);
+  const required = Array.from({ length: random() < 0.3 ? 1 + below(random, 3) : 0 }, () => ({
+    fits: half,
+    required: true,
+  }));
+  const every = (k: number) => open.filter((i) => i % k === 0);
+  const within = nested
+    ? [
+        ...Array.from({ length: below(random, 3) }, () => ({ fits: every(3), required: random() < 0.7 })),
+        ...Array.from({ length: below(random, 2) }, () => ({ fits: every(4), required: true })),
+      ]
+    : [];
+  return [
+    ...required,
+    ...within,
+    ...Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false })),
+  ];
+}
+
 /** A problem of no kitchen in particular. */
 export function anyProblem(seed: number, { alike, nested = false, many }: Wild): Problem {
   const random = seeded(seed);
@@ -105,20 +127,7 @@ export function anyProblem(seed: number, { alike, nested = false, many }: Wild):
       : [],
   );
   const candidates = [...knives, ...care];
-  const open = knives.map((_, i) => i);
-  const half = open.filter((i) => i % 2 === 0);
-  const required = Array.from({ length: random() < 0.3 ? 1 + below(random, 3) : 0 }, () => ({
-    fits: half,
-    required: true,
-  }));
-  const every = (k: number) => open.filter((i) => i % k === 0);
-  const within = nested
-    ? [
-        ...Array.from({ length: below(random, 3) }, () => ({ fits: every(3), required: random() < 0.7 })),
-        ...Array.from({ length: below(random, 2) }, () => ({ fits: every(4), required: true })),
-      ]
-    : [];
-  const places = Array.from({ length: 1 + below(random, 4) }, () => ({ fits: open, required: false }));
+  const places = placesFor(random, n, nested);
   return {
     demand: {
       columns: T,
@@ -129,7 +138,7 @@ export function anyProblem(seed: number, { alike, nested = false, many }: Wild):
     owned: owned.map((usefulness) => ({ usefulness })),
     given: random() < 0.3 ? [row(1).map((f) => f * 0.5)] : [],
     candidates,
-    places: [...required, ...within, ...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
+    places: [...places, ...care.map((_, i) => ({ fits: [n + i], required: false }))],
     budgetMinor: random() < 0.7 ? 900 + below(random, 2400) : Infinity,
     scale: {
       pointMinor: 20 + below(random, 200),
