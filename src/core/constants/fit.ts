@@ -373,6 +373,7 @@ export const FIT = {
     safe: c(8, 'rust-proof', 'families this rust-proof are left alone', 'handbook'),
     acidWeighs: c(1.6, 'factor', 'acid works while the blade is in use', 'house judgement'),
     least: c(0.15, 'score', 'what the worst care leaves', 'house judgement'),
+    reactive: c(0.3, 'share', 'steel that reacts more is wiped during the work and oiled', 'house judgement'),
   },
   practice: {
     single: c(0.55, 'demand', 'single bevels ask for training', 'trade practice'),

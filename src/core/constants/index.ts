@@ -1,5 +1,7 @@
 export type { Constant } from './constant';
+export * from './brief';
 export * from './edge';
+export * from './edgeCare';
 export * from './fit';
 export * from './keeping';
 export * from './kit';

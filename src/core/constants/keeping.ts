@@ -5,7 +5,6 @@ export const KEEPING = {
   gap: c(15, 'mm', 'between neighbours on a strip: room for fingers', 'trade practice'),
   gripAboveHeel: c(30, 'mm', 'a strip grips the blade this far above the heel', 'house judgement'),
   guardWall: c(3, 'mm', 'a guard adds this on every side of a blade', 'trade practice'),
-  reactive: c(0.3, 'share', 'steel that reacts more is wiped during the work and oiled', 'house judgement'),
   provenUpTo: c(12, 'knives', 'up to here every arrangement is weighed', 'house judgement'),
 } as const;
 

@@ -3,7 +3,6 @@ import { handleGirthMm, knuckleRoomMm, type Grip } from '../blade/hold';
 import { effectiveAngleDeg } from '../edge/keenness';
 import { rockAngleRad } from '../blade/rocking';
 import type { BladeModel, Steel } from '../blade/schema';
-import { KEEPING } from '../constants';
 import { widthAtMm } from '../blade/spineLine';
 import { edgeStrength, hardness } from '../blade/strength';
 import type { BoardMotion } from '../kitchen/kitchen';
@@ -130,4 +129,4 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
 
 /** Whether steel is wiped during the work and oiled before it rests. */
 export const isReactive = ({ reactivity }: Pick<BladeTraits, 'reactivity'>): boolean =>
-  reactivity > KEEPING.reactive.value;
+  reactivity > FIT.corrosion.reactive.value;

@@ -8,8 +8,6 @@ import type { BladeTraits } from '../../fit/traits';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { EdgeKnife } from '../../formats/edgeFile';
 import type { Plan } from '../../formats/planFile';
-import { kitSteps } from '../../formats/planSteps';
-import { stepKey } from '../../kitchen/changes';
 import type { Owned } from '../../kitchen/kitchen';
 import { fromMinor } from '../../money/currency';
 import { sharpeningMinor } from '../candidates/making';
@@ -19,7 +17,7 @@ import { diaryOf, testsOf } from './diary';
 import { rulerLife } from './ruler';
 import { minutesServedBy } from '../plan/assignment';
 import { costPerYearMinor, yearsOfLife } from '../plan/costPerYear';
-import { stepsOf } from '../plan/plan';
+import { stepsWithCandidates } from '../plan/plan';
 import { round } from '../plan/step';
 
 /** A knife of a kitchen with the edge it has to keep. */
@@ -54,18 +52,17 @@ export const careOfEdges = ({ service, care }: PlanningContext): EdgeCare => ser
 
 /** Every knife that stays or is bought, with the work that goes to it once the plan is carried out. */
 export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
-  const steps = stepsOf(context, plan);
+  const planned = stepsWithCandidates(context, plan);
+  const steps = planned.map(({ candidate }) => candidate);
   const served = minutesServedBy(context, steps);
   const care = careOfEdges(context);
   const closed = context.kitchen.closedMonths;
-  // what stands for each of `steps`: copies of one model are steps of their own
-  const own = kitSteps(plan).filter((step) => steps.some(({ id }) => id === stepKey(step)));
   const retired = new Set(plan.steps.flatMap((step) => (step.action === 'retire' ? [step.owned] : [])));
   const owned = context.owned.flatMap(({ blade, owned: file }, i): KeptKnife[] => {
     if (retired.has(i)) return [];
     const at = steps.findIndex((step) => step.owned === i);
     const minutes = at >= 0 ? (served.steps[at] ?? 0) : (served.owned[i] ?? 0);
-    const step = own[at];
+    const step = planned[at]?.step;
     const diary = diaryOf(context.kitchen.diary, i);
     const half = halfLifeMinutes(blade.blade, blade.steel, care);
     const learned = learnEdge(testsOf(diary, file, minutes, closed), half);
@@ -89,9 +86,8 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     const copies = steps.flatMap((step, i) => (step.id === id ? [served.steps[i] ?? 0] : []));
     return copies.reduce((sum, minutes) => sum + minutes, 0) / Math.max(1, copies.length);
   };
-  const bought = steps.flatMap(({ id, action, blade, priceMinor }, i): KeptKnife[] => {
-    const step = own[i];
-    if (action !== 'buy' || !blade || !step) return [];
+  const bought = planned.flatMap(({ step, candidate: { id, action, blade, priceMinor } }): KeptKnife[] => {
+    if (action !== 'buy' || !blade) return [];
     const edge = edgeLife(blade.blade, blade.steel, care, shared(id));
     const learned = learnEdge([], edge.halfLifeMinutes);
     const ref = `step-${step.order}`;

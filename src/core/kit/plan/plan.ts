@@ -135,11 +135,18 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
   };
 }
 
-/** The candidates behind the steps of a plan made from this context, in order; services, upkeep and retirements have none. */
-export function stepsOf(context: PlanningContext, plan: Plan): Candidate[] {
+/**
+ * The steps of a plan made from this context that have a candidate behind them, in order, each with it: of copies of one model each its own step.
+ * Services, upkeep and retirements have none.
+ */
+export function stepsWithCandidates(context: PlanningContext, plan: Plan): { step: PlanStep; candidate: Candidate }[] {
   return plan.steps.flatMap((step) => {
     if (step.action === 'service' || step.action === 'retire' || step.upkeep) return [];
-    const found = context.problem.candidates.find((c) => c.id === stepKey(step));
-    return found ? [found] : [];
+    const candidate = context.problem.candidates.find((c) => c.id === stepKey(step));
+    return candidate ? [{ step, candidate }] : [];
   });
 }
+
+/** The candidates behind the steps of a plan made from this context, in order. */
+export const stepsOf = (context: PlanningContext, plan: Plan): Candidate[] =>
+  stepsWithCandidates(context, plan).map(({ candidate }) => candidate);
