@@ -1,4 +1,28 @@
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
+
+/** What takes longest, longest first: begun last it would be waited for alone. The rest go by their size. */
+const SLOW = [
+  'e2e/start',
+  'e2e/looks',
+  'data/firstAnswer',
+  'search/exact',
+  'e2e/stock',
+  'cli/cli',
+  'e2e/plan.',
+  'brief/brief',
+  'e2e/trying',
+];
+
+class SlowFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const rank = ({ moduleId }: TestSpecification) => {
+      const at = SLOW.findIndex((part) => moduleId.includes(part));
+      return at < 0 ? SLOW.length : at;
+    };
+    return (await super.sort(files)).sort((a, b) => rank(a) - rank(b));
+  }
+}
 
 export default defineConfig({
   test: {
@@ -6,6 +30,7 @@ export default defineConfig({
     hookTimeout: 120_000,
     // modules keep nothing by which one test could disturb another: each worker loads them once
     isolate: false,
+    sequence: { sequencer: SlowFirst },
     reporters: process.env.TEST_REPORT ? ['default', ['json', { outputFile: process.env.TEST_REPORT }]] : ['default'],
     projects: [
       {
@@ -13,7 +38,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['{src,data,cli,scripts}/**/*.test.{ts,tsx}'],
-          maxWorkers: 3,
+          maxWorkers: 4,
           setupFiles: ['src/core/testing/seed.ts'],
         },
       },
@@ -23,7 +48,7 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          maxWorkers: 3,
+          maxWorkers: 4,
         },
       },
     ],

@@ -150,7 +150,7 @@ describe('the cutting', () => {
           for (const { name } of from) expect(name).not.toMatch(/^(direct|usual)$/);
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 

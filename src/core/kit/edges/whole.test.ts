@@ -12,7 +12,7 @@ import { edgeReport } from './edgeReport';
 
 /** What holds of the edges of any kitchen. */
 
-const KITCHENS = 60;
+const KITCHENS = 45;
 const FROM = '2031-02-17';
 const day = fc.integer({ min: 0, max: 900 }).map((ago) => daysLater(FROM, -ago));
 const asked = fc.record({
