@@ -137,6 +137,10 @@ describe('what else a plan tells', () => {
       expect(score).toBe(0);
       expect(why).toMatch(/^Nothing here may do it; the cheapest way is .+ at €\d+(\.\d\d)?\./);
     }
+    const cures = bad.map(({ why }) => why).join(' ');
+    expect(cures).not.toMatch(/\ba (kitchen shears|fish tweezers)/);
+    const packets = contextOf({ cooking: { mealsPerWeek: 0, tasks: [{ id: 'packet-open', times: 5, per: 'week' }] } });
+    expect(unserved(packets, [])[0]?.why).toContain('the cheapest way is kitchen shears at');
     const seldom = contextOf({ cooking: { tasks: [{ id: 'ham-thin', times: 1, per: 'year' }] } });
     expect(unserved(seldom, [])[0]?.why).toContain('borrowing or a workaround may do');
     const named = contextOf({

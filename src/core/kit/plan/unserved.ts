@@ -18,6 +18,9 @@ const cheapest = (candidates: readonly Candidate[]): Candidate | undefined =>
     undefined,
   );
 
+/** A tool as it stands in a sentence: "a peeler", "kitchen shears". */
+const toolInWords = (name: string): string => `${name.endsWith('s') ? '' : 'a '}${lowerFirst(name)}`;
+
 export function unserved(context: PlanningContext, steps: readonly Candidate[]): Plan['unserved'] {
   const best = bestScores(context, steps);
   const { currency } = context.kitchen;
@@ -32,7 +35,7 @@ export function unserved(context: PlanningContext, steps: readonly Candidate[]):
         [...context.problem.candidates, ...context.buyable].filter((c) => (c.scores[t] ?? 0) >= least),
       );
       const way = cure
-        ? `the cheapest way is ${cure.tool ? `a ${lowerFirst(cure.tool.name)}` : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
+        ? `the cheapest way is ${cure.tool ? toolInWords(cure.tool.name) : (cure.blade?.blade.name ?? '')} at ${showMoney(cure.priceMinor, currency)}`
         : 'nothing in the catalogue does it well for this cook';
       const rare = load.occasional ? ' Done so seldom, borrowing or a workaround may do.' : '';
       return {
