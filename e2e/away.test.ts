@@ -1,5 +1,6 @@
 import { connect, createServer, type Server, type Socket } from 'node:net';
 import { expect, test } from 'vitest';
+import { openKitchen } from './kitchens';
 import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
@@ -101,8 +102,7 @@ test('edits made while the server is away are kept through a reload, shown as no
 
 test('another window’s change is shown at once, and asked about where there are edits of one’s own', async () => {
   const { page } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Start my kitchen');
+  await openKitchen(page, 'nothing');
   await settled(page);
   const other = await page.browserContext().newPage();
   await other.goto(page.url());

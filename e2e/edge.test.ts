@@ -1,15 +1,13 @@
 import ICAL from 'ical.js';
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { fileOf, saved, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
 test('the rack tells how keen each knife is and what is due; sharpened today makes it keen and moves its dates', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  const url = page.url();
-  await page.goto(`${url}/edge`);
+  const { url } = await openKitchen(page, 'millrace-flat', '/edge');
   await page.waitForSelector('#rack');
   const rack = () => page.$$eval('#rack + ul > li', (all) => all.map((e) => e.textContent ?? ''));
   expect((await rack())[0]).toMatch(/dull 40%/);
@@ -17,7 +15,7 @@ test('the rack tells how keen each knife is and what is due; sharpened today mak
   const before = await textOf(page, '[aria-labelledby="calendar"]');
   await (await page.waitForSelector('button[aria-label^="Sharpened today"]'))?.click();
   await page.waitForFunction(() => /keen 100%/.test(document.querySelector('#rack + ul > li')?.textContent ?? ''));
-  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await saved(page);
   await expect.poll(async () => (await fileOf(page, url)).owned?.[0]?.condition, { timeout: 5000 }).toBe('keen');
   expect(await textOf(page, '[aria-labelledby="calendar"]')).not.toBe(before);
   const [owned] = (await fileOf(page, url)).owned ?? [];
@@ -28,12 +26,7 @@ test('the rack tells how keen each knife is and what is due; sharpened today mak
 
 test('by one thumb: honed in a tap, tested on the scale, found and corrected in the diary, undone', async () => {
   const { page, errors } = await visitor(browser, 390, 844);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  const url = page.url();
-  await page.goto(`${url}/edge`);
-  const saved = () =>
-    page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  const { url } = await openKitchen(page, 'millrace-flat', '/edge');
   const said = (words: string) =>
     page.waitForFunction(
       (sought) => document.querySelector('main')?.textContent?.includes(sought),
@@ -48,7 +41,7 @@ test('by one thumb: honed in a tap, tested on the scale, found and corrected in 
   await tap(page, 'xpath///button[contains(., "Read the simulated scale")]');
   await tap(page, 'xpath///button[starts-with(normalize-space(.), "Take ") and contains(., " g") and not(@disabled)]');
   await said('By one test it keeps its edge');
-  await saved();
+  await saved(page);
   expect((await fileOf(page, url)).diary?.map(({ did }) => did)).toEqual(['sharpened', 'honed', 'tested']);
   await page.type('input[placeholder="a knife, a deed, a month"]', 'honed');
   await said('1 of 3 entries');
@@ -59,17 +52,14 @@ test('by one thumb: honed in a tap, tested on the scale, found and corrected in 
   await said('0 of 2 entries');
   await tap(page, 'button[aria-label^="Undo"]');
   await said('1 of 3 entries');
-  await saved();
+  await saved(page);
   expect((await fileOf(page, url)).diary).toHaveLength(3);
   expect(errors).toEqual([]);
 });
 
 test('at the stone: step by step with the space bar, taken up again where it was left, and written down', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  const url = page.url();
-  await page.goto(`${url}/edge/0`);
+  const { url } = await openKitchen(page, 'millrace-flat', '/edge/0');
   const at = (title: RegExp) =>
     page.waitForFunction(
       (pattern) =>
@@ -93,7 +83,7 @@ test('at the stone: step by step with the space bar, taken up again where it was
     await at(title);
   }
   await tap(page, 'xpath///button[contains(., "write it down")]');
-  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await saved(page);
   const { diary, owned } = await fileOf(page, url);
   expect(diary?.[0]).toMatchObject({ did: 'sharpened', by: 'stones', knife: 0 });
   expect(owned?.[0]?.condition).toBe('keen');
@@ -102,9 +92,7 @@ test('at the stone: step by step with the space bar, taken up again where it was
 
 test('sharpening days at a private address: any calendar reads them, nobody else does, and it can be revoked', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  await page.goto(`${page.url()}/edge`);
+  await openKitchen(page, 'millrace-flat', '/edge');
   await tap(page, 'xpath///button[contains(., "Make a private address")]');
   const shown = await page.waitForSelector('input[readonly]');
   const url = (await shown?.evaluate((e) => e.value)) ?? '';

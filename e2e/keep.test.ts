@@ -1,33 +1,20 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { fileOf, saved, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
-/** A kitchen of one's own on a fresh page: its address. */
-async function kitchenOf(page: Page, owned: readonly object[], more: object = {}): Promise<string> {
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
+/** A kitchen of those who own these knives, opened at a view of keeping: its address. */
+async function keeping(page: Page, view: string, owned: readonly object[], more: object = {}): Promise<string> {
   const kitchen = {
     ...JSON.parse(readFileSync('data/kitchens/millrace-flat.json', 'utf8')),
     budget: { total: 0 },
     owned,
     ...more,
   } as object;
-  const id = await page.evaluate(
-    async (body) => {
-      const made = await fetch('/api/kitchens', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body,
-      });
-      const answer: unknown = await made.json();
-      return typeof answer === 'object' && answer && 'id' in answer ? String(answer.id) : '';
-    },
-    JSON.stringify({ from: 'file', kitchen }),
-  );
-  return `${address}/kitchens/${id}`;
+  return (await openKitchen(page, kitchen, `/keep${view}`)).url;
 }
 const said = (page: Page, words: string) =>
   page
@@ -39,8 +26,6 @@ const said = (page: Page, words: string) =>
     .catch(async () => {
       throw new Error(`never said “${words}”: ${await textOf(page, 'main')}`);
     });
-const saved = (page: Page) =>
-  page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
 
 const CHEF = { type: 'chef', lengthMm: 200, condition: 'keen' };
 const PARING = { type: 'paring', lengthMm: 80, condition: 'keen' };
@@ -48,8 +33,7 @@ const BREAD = { type: 'bread', lengthMm: 250, condition: 'keen' };
 
 test('places hold the knives to scale; moved by keys and by mouse, refused where one does not fit, undone, printed', async () => {
   const { page, errors } = await visitor(browser, 1280, 1500);
-  const url = await kitchenOf(page, [CHEF, PARING, BREAD]);
-  await page.goto(`${url}/keep`);
+  const url = await keeping(page, '', [CHEF, PARING, BREAD]);
   await said(page, 'No place holds any of them yet.');
   await tap(page, 'xpath///button[starts-with(normalize-space(.), "Block")]');
   await said(page, 'One finds no place.');
@@ -122,8 +106,12 @@ test('places hold the knives to scale; moved by keys and by mouse, refused where
 
 test('a roll is packed for another kitchen, and changes with its board, its pockets and what it may weigh', async () => {
   const { page, errors } = await visitor(browser);
-  const url = await kitchenOf(page, [CHEF, PARING, BREAD, { ...CHEF, lengthMm: 180, condition: 'dull', keep: 'lend' }]);
-  await page.goto(`${url}/keep/away`);
+  const url = await keeping(page, '/away', [
+    CHEF,
+    PARING,
+    BREAD,
+    { ...CHEF, lengthMm: 180, condition: 'dull', keep: 'lend' },
+  ]);
   await tap(page, 'xpath///button[contains(., "Pack a roll")]');
   await said(page, 'Packing list for Elsewhere 1');
   await said(page, 'Without it');
@@ -149,8 +137,7 @@ test('by one thumb: a knife is drawn by a tap, taken back, and weeks of it teach
     knife: 0,
     did: 'used',
   }));
-  const url = await kitchenOf(page, [CHEF, PARING, BREAD], { diary });
-  await page.goto(`${url}/keep/use`);
+  const url = await keeping(page, '/use', [CHEF, PARING, BREAD], { diary });
   await said(page, '30 uses in 33 days');
   await said(page, 'What it changed in the plan');
   await said(page, 'something else is taken');
@@ -167,8 +154,7 @@ test('by one thumb: a knife is drawn by a tap, taken back, and weeks of it teach
 
 test('the sheet for the wall says what each knife is for, who may use it, and how it is treated', async () => {
   const { page, errors } = await visitor(browser);
-  const url = await kitchenOf(page, [CHEF, BREAD], { cooks: [{ name: 'Ilka' }, { name: 'Bo', mayUse: [1] }] });
-  await page.goto(`${url}/keep/wall`);
+  await keeping(page, '/wall', [CHEF, BREAD], { cooks: [{ name: 'Ilka' }, { name: 'Bo', mayUse: [1] }] });
   await said(page, 'For all of them');
   const knives = await page.$$eval('article li', (all) => all.map((e) => e.textContent ?? ''));
   expect(knives[0]).toMatch(/Chef's knife, 200 mmTo .*no twisting.*Only Ilka/);

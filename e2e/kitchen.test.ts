@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
+import { cookieOf, send, storedSchema } from './asking';
+import { openKitchen } from './kitchens';
 import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
@@ -119,8 +121,7 @@ test('start a kitchen, answer, see the roll change with the budget, open a reaso
 
 test('the plan’s page, its worker too, is under 200 kB of script without the validation library; data come beside it', async () => {
   const { page } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Saltstair');
+  await openKitchen(page, 'saltstair-supper-house');
   await settled(page);
   // what the page needs to show itself; parts further down come when they are scrolled to or opened
   const inWorkers = await Promise.all(
@@ -147,14 +148,10 @@ test('the plan’s page, its worker too, is under 200 kB of script without the v
 });
 
 test('a page arrives with the way about and what the kitchen has said, money as the reader writes it', async () => {
-  const { page } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Saltstair');
-  await settled(page);
-  const arrives = await page.evaluate(
-    async (url) => (await fetch(url, { headers: { 'accept-language': 'de-DE,de;q=0.9' } })).text(),
-    page.url(),
-  );
+  const made = await send('/api/kitchens', 'POST', { from: 'sample', sample: 'saltstair-supper-house' });
+  const { id } = storedSchema.parse(await made.json());
+  const headers = { cookie: cookieOf(made) ?? '', 'accept-language': 'de-DE,de;q=0.9' };
+  const arrives = await (await fetch(`${address}/kitchens/${id}`, { headers })).text();
   const first = arrives.slice(arrives.indexOf('data-first'));
   for (const words of ['Views of this kitchen', 'Plan of Saltstair', 'meals a week for', 'mm, ', '\u00a0€ in all'])
     expect(first).toContain(words);

@@ -1,5 +1,6 @@
 import { z } from '../src/core/zod';
 import { beforeAll, describe, expect, test } from 'vitest';
+import { openKitchen } from './kitchens';
 import { address, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
@@ -31,6 +32,11 @@ const OF_A_KITCHEN = [
 ];
 const OF_ANYONE = ['/', '/glossary', '/score', '/catalogue', '/help'];
 
+interface Shift {
+  hadRecentInput: boolean;
+  value: number;
+}
+
 /** How each page is looked at: as it comes, by day in a wide window, then narrowed to a phone's width at night. */
 const LOOKS = [
   { width: 1280, height: 800, scheme: 'light' },
@@ -50,10 +56,15 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     // what the policy reports is no console message: it is collected from the first script on
     await page.evaluateOnNewDocument(() => {
       const found: string[] = [];
-      Object.assign(globalThis, { policyFaults: found });
+      Object.assign(globalThis, { policyFaults: found, moved: 0 });
       addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
         found.push(`${violatedDirective} ${blockedURI}`),
       );
+      // a shift counts by its share of the window; what follows a press is left out
+      new PerformanceObserver((list) => {
+        for (const { hadRecentInput, value } of list.getEntries() as (PerformanceEntry & Shift)[])
+          if (!hadRecentInput) (globalThis as unknown as { moved: number }).moved += value;
+      }).observe({ type: 'layout-shift', buffered: true });
     });
     await page.goto(address);
     await pressAndGo(page, 'Saltstair');
@@ -117,9 +128,18 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     await looksRightEverywhere();
   });
 
-  test.each(OF_A_KITCHEN)('a kitchen’s %s too', async (path) => {
+  /** Opens a page of the kitchen: nothing moves while what it waits for comes. */
+  const openStill = async (path: string) => {
     await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle2' });
     await page.waitForSelector('main h1, main h2');
+    await page.waitForFunction(() => !document.querySelector('progress') && !document.querySelector('[data-first]'), {
+      timeout: 60_000,
+    });
+    expect(z.number().parse(await page.evaluate('moved')), path).toBeLessThan(0.1);
+  };
+
+  test.each(OF_A_KITCHEN)('a kitchen’s %s too, and nothing moves while it comes', async (path) => {
+    await openStill(path);
     if (path === '') {
       await settled(page);
       await page.click('section[aria-label="Your knife roll"] [data-pocket]');
@@ -127,39 +147,16 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     }
     await looksRightEverywhere();
   });
-});
 
-test('nothing moves while what a page waits for comes: wide and on a phone', async () => {
-  const { page } = await visitor(browser);
-  // a shift counts by its share of the window; what follows a press is left out
-  await page.evaluateOnNewDocument(`
-    globalThis.moved = 0;
-    new PerformanceObserver((list) => {
-      for (const each of list.getEntries()) if (!each.hadRecentInput) globalThis.moved += each.value;
-    }).observe({ type: 'layout-shift', buffered: true });
-  `);
-  await page.goto(address);
-  await pressAndGo(page, 'Saltstair');
-  await settled(page);
-  const kitchen = page.url();
-  for (const { width, height } of LOOKS) {
-    await page.setViewport({ width, height });
-    for (const path of ['', '/cooks', '/drawer', '/schools', '/what-if', '/compare', '/paper']) {
-      await page.goto(`${kitchen}${path}`, { waitUntil: 'networkidle2' });
-      await page.waitForFunction(() => !document.querySelector('progress') && !document.querySelector('[data-first]'), {
-        timeout: 60_000,
-      });
-      expect(z.number().parse(await page.evaluate('moved')), `${path} at ${width}`).toBeLessThan(0.1);
-    }
-  }
+  test('nor does anything move on a phone', async () => {
+    await turnTo(LOOKS[1]);
+    for (const path of ['', '/cooks', '/drawer', '/schools', '/what-if', '/compare', '/paper']) await openStill(path);
+  });
 });
 
 test('blades are laid over one another at heel, tip or pinch; more are added and taken away by keys', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  await settled(page);
-  await page.goto(`${page.url()}/compare?blades=ploverdale-paring-90,ploverdale-chef-260`);
+  await openKitchen(page, 'millrace-flat', '/compare?blades=ploverdale-paring-90,ploverdale-chef-260');
   await page.waitForSelector('svg[aria-label^="Overlay of"] g');
   /** How far apart heels and tips lie in the drawing, px. */
   const apart = () =>
@@ -193,8 +190,7 @@ test('blades are laid over one another at heel, tip or pinch; more are added and
 
 test('? lists the keys anywhere but where one types, and Escape closes the list', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Start my kitchen');
+  await openKitchen(page, 'nothing');
   await settled(page);
   const name = 'input[aria-label="Name of this kitchen"]';
   await page.focus(name);

@@ -1,14 +1,12 @@
 import { expect, test } from 'vitest';
-import { address, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
 test('the match: first paint, smooth scrolling, a cell, a task and a blade opened, by pointer and by keys', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  await settled(page);
-  await page.goto(`${page.url()}/match`);
+  await openKitchen(page, 'millrace-flat', '/match');
   await page.waitForSelector('[role="grid"] button[data-shade]');
   // everything the trade does, against every model
   await (await page.waitForSelector('xpath///label[contains(., "Only what I cut")]'))?.click();

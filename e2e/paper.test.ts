@@ -1,15 +1,13 @@
 import { expect, test } from 'vitest';
 import { planFileSchema } from '../src/core/formats/planFile';
-import { address, pressAndGo, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { address, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 const button = (name: string) => `xpath///button[.//span[contains(., "${name}")] or contains(., "${name}")]`;
 
 test('a plan goes out: PDF, shopping list, files, and a link that shows it to a stranger and nothing else', async () => {
   const { page, errors } = await visitor(browser);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  const id = page.url().split('/').at(-1) ?? '';
   await page.evaluateOnNewDocument(() => {
     // what is handed over to be kept, by its name
     const kept: Record<string, Blob> = {};
@@ -26,7 +24,7 @@ test('a plan goes out: PDF, shopping list, files, and a link that shows it to a 
       if (blob) kept[this.download] = blob;
     };
   });
-  await page.goto(`${address}/kitchens/${id}/paper`);
+  const { id } = await openKitchen(page, 'millrace-flat', '/paper');
   await page.waitForFunction(
     () => /up to €\d/.test(document.querySelector('pre')?.textContent ?? '') && !document.querySelector('progress'),
     { timeout: 60_000 },

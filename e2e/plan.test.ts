@@ -1,14 +1,14 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { address, fileOf, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { fileOf, pockets, saved, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 const button = (page: Page, name: string) => page.waitForSelector(`xpath///button[normalize-space(.)="${name}"]`);
-const openSample = async (page: Page, name: string) => {
-  await page.goto(address);
-  await pressAndGo(page, name);
+const openPlan = async (page: Page, sample: Parameters<typeof openKitchen>[1]) => {
+  const opened = await openKitchen(page, sample);
   await settled(page);
-  return { url: page.url(), id: page.url().split('/').at(-1) ?? '' };
+  return opened;
 };
 const openStep = async (page: Page, order: number) => {
   // a step left open by what was done before stays open
@@ -21,7 +21,7 @@ const openStep = async (page: Page, order: number) => {
 
 test('a step is swapped, excluded, put in another order with its cost told, bought, and the plan goes on from there', async () => {
   const { page, errors } = await visitor(browser);
-  const { url, id } = await openSample(page, 'Millrace');
+  const { url, id } = await openPlan(page, 'millrace-flat');
   const first = (await pockets(page))[0];
 
   // a runner-up takes the first step's place
@@ -94,7 +94,7 @@ test('a step is swapped, excluded, put in another order with its cost told, boug
 
 test('a roll of more pockets than the window shows says so, and turns to the last and back by keys', async () => {
   const { page, errors } = await visitor(browser);
-  await openSample(page, 'Saltstair');
+  await openPlan(page, 'saltstair-supper-house');
   const [turn] = await page.$$('xpath///button[contains(., "pockets: turn the roll")]');
   const many = await page.$$eval('section[aria-label="Your knife roll"] li', (all) => all.length);
   expect(await turn?.evaluate((button) => button.textContent)).toBe(`${many} pockets: turn the roll`);
@@ -115,7 +115,7 @@ test('a roll of more pockets than the window shows says so, and turns to the las
 
 test('what each serves and what other money would buy come when scrolled to, with every size proven and the doubt counted', async () => {
   const { page, errors } = await visitor(browser);
-  await openSample(page, 'Saltstair');
+  await openPlan(page, 'saltstair-supper-house');
   await page.evaluate(() => document.querySelector('section[aria-label="What each knife serves"]')?.scrollIntoView());
   await page.waitForSelector('section[aria-labelledby="strip"] rect');
   expect(await page.$$eval('section[aria-labelledby="strip"] details li', (all) => all.length)).toBeGreaterThan(20);
@@ -142,15 +142,14 @@ test('what each serves and what other money would buy come when scrolled to, wit
 
 test('ten schools side by side, one taken over with a click; a disagreement taken; a set judged', async () => {
   const { page, errors } = await visitor(browser);
-  const { url, id } = await openSample(page, 'Saltstair');
-  await page.goto(`${url}/schools`);
+  const { id } = await openKitchen(page, 'saltstair-supper-house', '/schools');
   await page.waitForFunction(() => document.querySelectorAll('main ul:first-of-type > li h2').length === 10);
   expect(await page.$$eval('main li svg', (all) => all.length)).toBeGreaterThanOrEqual(9);
   await page.click('[aria-label="Plan by this: The classic three"]');
   await page.waitForFunction(() => document.querySelector('[data-taken] h2')?.textContent === 'The classic three');
   await (await page.waitForSelector('xpath///button[.//b[text()="Petty"]]'))?.click();
   await page.waitForSelector('xpath///button[@aria-pressed="true"][.//b[text()="Petty"]]');
-  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await saved(page);
   expect((await fileOf(page, id)).limits).toMatchObject({ school: 'classic-three', never: ['paring'] });
   await page.waitForFunction(() => /the set wins|singles win/.test(document.querySelector('table')?.textContent ?? ''));
   expect(errors).toEqual([]);
@@ -158,8 +157,7 @@ test('ten schools side by side, one taken over with a click; a disagreement take
 
 test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown away, taken up again and kept', async () => {
   const { page, errors } = await visitor(browser);
-  const { url, id } = await openSample(page, 'Saltstair');
-  await page.goto(`${url}/what-if`);
+  const { id } = await openKitchen(page, 'saltstair-supper-house', '/what-if');
   await page.waitForSelector('section[aria-label="As it is"] svg');
   await (await page.waitForSelector('xpath///aside//button[contains(., "What you cook")]'))?.click();
   await (await page.waitForSelector('xpath///aside//label[normalize-space(.)="Fish"]'))?.click();
@@ -174,7 +172,7 @@ test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown awa
   await page.click('[aria-label="Compare with Without fish"]');
   await page.waitForSelector('section[aria-label="As it would be"]');
   await (await button(page, 'Keep it: this is my kitchen now'))?.click();
-  await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+  await saved(page);
   await page.waitForFunction(
     () => document.querySelector<HTMLButtonElement>('[aria-label^="Undo"]')?.disabled === false,
   );
@@ -186,7 +184,7 @@ test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown awa
 
 test('the questions fold into sentences; reasons open beside the roll, follow their step, and close with Escape', async () => {
   const { page, errors } = await visitor(browser);
-  await openSample(page, 'Saltstair');
+  await openPlan(page, 'saltstair-supper-house');
   const said = await textOf(page, 'aside');
   expect(said).toContain('Raw fish and Mediterranean fish');
   expect(said).toContain('€650 in all, €120 a month');

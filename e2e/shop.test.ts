@@ -1,12 +1,12 @@
 import { expect, test } from 'vitest';
-import { address, pressAndGo, settled, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { settled, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
 test('in a shop, by thumb: a step’s brief opens, a knife on the shelf is judged by its label, and taken into the plan', async () => {
   const { page, errors } = await visitor(browser, 390, 844);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
+  await openKitchen(page, 'millrace-flat');
   await settled(page);
   await tap(page, '[data-pocket="1"]');
   await tap(page, 'xpath///button[.//span[text()="What to look for"]]');

@@ -1,20 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, settled, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { address, fileOf, saved, settled, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
-
-const saved = (page: Page) =>
-  page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved', {
-    polling: 50,
-  });
-const newKitchen = async (page: Page) => {
-  await page.goto(address);
-  await pressAndGo(page, 'Start my kitchen');
-  await settled(page);
-  const url = page.url();
-  return { url, id: url.split('/').at(-1) ?? '' };
-};
 
 /** A cook at the keyboard: every key is counted. */
 class Keys {
@@ -50,10 +39,8 @@ class Keys {
 test('from nothing to a plan that knows the cook, eight dishes and five knives, by keyboard alone', async () => {
   const { page, errors } = await visitor(browser);
   const began = performance.now();
-  const { url, id } = await newKitchen(page);
+  const { url, id } = await openKitchen(page, 'nothing', '/cooks');
   const keys = new Keys(page);
-
-  await page.goto(`${url}/cooks`);
   await page.waitForSelector('svg[aria-label^="Drawn to scale"]');
   await keys.tabTo(/^ ?Wrist crease/);
   await page.keyboard.down('Control');
@@ -120,8 +107,7 @@ test('from nothing to a plan that knows the cook, eight dishes and five knives, 
 
 test('every edit is undone and done again, by keys and buttons, also from the next page', async () => {
   const { page, errors } = await visitor(browser);
-  const { url, id } = await newKitchen(page);
-  await page.goto(`${url}/cooks`);
+  const { url, id } = await openKitchen(page, 'nothing', '/cooks');
   await page.waitForSelector('svg[aria-label^="Drawn to scale"]');
   const pick = async (name: string) =>
     (await page.waitForSelector(`xpath///button[@role="radio"][.//b[text()="${name}"]]`))?.click();
@@ -159,8 +145,7 @@ test('every edit is undone and done again, by keys and buttons, also from the ne
 
 test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes are traced to it', async () => {
   const { page, errors } = await visitor(browser);
-  const { url, id } = await newKitchen(page);
-  await page.goto(`${url}/cutting`);
+  const { id } = await openKitchen(page, 'nothing', '/cutting');
   await page.waitForSelector('#load');
   await (await page.waitForSelector('xpath///summary[contains(., "Bring in recipes")]'))?.click();
   await page.type(
@@ -221,8 +206,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
 
 test('on a phone the palm is measured against the calibrated screen, and a knife put in the drawer', async () => {
   const { page, errors } = await visitor(browser, 390, 844);
-  const { url, id } = await newKitchen(page);
-  await page.goto(`${url}/cooks`);
+  const { url, id } = await openKitchen(page, 'nothing', '/cooks');
   await tap(page, 'xpath///button[.//span[text()="Lay the hand on the screen"]]');
   await page.focus('[aria-label="Size of the card’s outline"]');
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
@@ -269,8 +253,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
 
 test('a list of knives is refused with its faults and taken over whole', async () => {
   const { page } = await visitor(browser);
-  const { url, id } = await newKitchen(page);
-  await page.goto(`${url}/drawer`);
+  const { id } = await openKitchen(page, 'nothing', '/drawer');
   const many = await page.waitForSelector('xpath///summary[contains(., "Many at once")]');
   // pressed with the keyboard: the page may still be settling under a pointer
   await many?.focus();
@@ -292,7 +275,7 @@ test('a list of knives is refused with its faults and taken over whole', async (
 
 test('kitchens are copied, renamed, deleted and had back from the first page', async () => {
   const { page, errors } = await visitor(browser);
-  const { id } = await newKitchen(page);
+  const { id } = await openKitchen(page, 'nothing');
   await page.goto(address);
   const names = () => page.$$eval('section[aria-labelledby="mine"] li strong', (all) => all.map((e) => e.textContent));
   await page.waitForSelector('[aria-label="Copy My kitchen"]');

@@ -67,6 +67,10 @@ export async function settled(page: Page): Promise<void> {
   );
 }
 
+/** Waits for what was said last to be kept by the server. */
+export const saved = (page: Page) =>
+  page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
+
 /** Text of the first element that matches. */
 export const textOf = (page: Page, selector: string): Promise<string> =>
   page.$eval(selector, (element) => element.textContent ?? '');

@@ -1,13 +1,12 @@
 import { expect, test } from 'vitest';
-import { address, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
 test('by thumb: the screen is calibrated once, a knife lies on it at true size, another over it, and the calibration is asked again at another zoom', async () => {
   const { page, errors } = await visitor(browser, 390, 844);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  await page.goto(`${page.url()}/try`);
+  await openKitchen(page, 'millrace-flat', '/try');
   await tap(page, 'xpath///button[.//span[text()="It fits"]]');
   const drawn = () =>
     page.$eval('svg[data-mm]', (e) => e.getBoundingClientRect().width / Number(e.getAttribute('data-mm')));

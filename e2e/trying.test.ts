@@ -1,16 +1,14 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { address, fileOf, pressAndGo, tap, testBrowser, textOf, visitor } from './support';
+import { openKitchen } from './kitchens';
+import { fileOf, saved, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
 /** A view of trying of a sample kitchen, in a window as wide as a phone or a desk. */
 async function trying(way: string, width = 1280, height = 800) {
   const { page, errors } = await visitor(browser, width, height);
-  await page.goto(address);
-  await pressAndGo(page, 'Millrace');
-  const kitchen = page.url();
-  await page.goto(`${kitchen}/try/${way}`);
+  const { url: kitchen } = await openKitchen(page, 'millrace-flat', `/try/${way}`);
   return { page, errors, kitchen };
 }
 
@@ -18,9 +16,6 @@ async function trying(way: string, width = 1280, height = 800) {
 const press = async (page: Page, words: string) => {
   await tap(page, `xpath///main//button[contains(normalize-space(.), "${words}")]`);
 };
-
-const saved = (page: Page) =>
-  page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'Saved');
 
 test('by thumb, without a server once opened: a knife held in few taps is left, and the plan leaves it too', async () => {
   const { page, errors, kitchen } = await trying('hand', 390, 844);

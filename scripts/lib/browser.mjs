@@ -13,6 +13,8 @@ const FLAGS = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // the address bar's own pages would be made anew for every window, at several times the cost of a page of ours
+  '--disable-features=WebUIOmniboxPopup,WebUIOmniboxAimPopup',
 ];
 
 /** A headless browser with an empty profile of its own. `close` ends it and removes the profile. */
@@ -39,6 +41,9 @@ const isAtRest = () => !document.querySelector('main progress');
  * while its worker starts. A reload waits for its navigation by itself.
  */
 export function onceAlive(page) {
+  // looked for with every frame, it would have the page draw frames as long as it is waited for
+  const wait = page.waitForFunction.bind(page);
+  page.waitForFunction = (holds, how, ...args) => wait(holds, { polling: 50, ...how }, ...args);
   const failed = [];
   page.on('requestfailed', (request) => failed.push(`${request.url()} ${request.failure()?.errorText ?? ''}`));
   page.on('response', (response) => response.status() >= 400 && failed.push(`${response.url()} ${response.status()}`));
@@ -46,12 +51,12 @@ export function onceAlive(page) {
     const go = page[way].bind(page);
     page[way] = async (...how) => {
       const response = await go(...how);
-      await page.waitForFunction(isAlive, { polling: 50 }).catch((error) => {
+      await page.waitForFunction(isAlive).catch((error) => {
         throw new Error(`${page.url()} never answered; not fetched: ${failed.join(', ') || 'nothing'}`, {
           cause: error,
         });
       });
-      await page.waitForFunction(isAtRest, { polling: 50, timeout: AT_REST_WITHIN }).catch(() => undefined);
+      await page.waitForFunction(isAtRest, { timeout: AT_REST_WITHIN }).catch(() => undefined);
       return response;
     };
   }
