@@ -38,7 +38,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['{src,data,cli,scripts}/**/*.test.{ts,tsx}'],
-          maxWorkers: 4,
+          maxWorkers: 3,
           setupFiles: ['src/core/testing/seed.ts'],
         },
       },
@@ -48,7 +48,7 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          maxWorkers: 4,
+          maxWorkers: 3,
         },
       },
     ],

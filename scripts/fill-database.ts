@@ -1,7 +1,6 @@
-// Migrates the database and brings the shipped catalogue and sample kitchens up to date. Idempotent.
+// Migrates the database and brings the shipped catalogue and sample kitchens up to date. Idempotent. Runs in the folder of the project.
 import { readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { notInArray, sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { shippedModels } from '../data/models';
@@ -10,7 +9,6 @@ import { connect } from '../src/db/connect';
 import { catalogueModel, sampleKitchen } from '../src/db/schema';
 import { readKitchenText } from '../src/core/formats/kitchenFile';
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error('DATABASE_URL is not set');
 const { db, pool } = connect(url, { patient: true });
@@ -18,7 +16,7 @@ const { db, pool } = connect(url, { patient: true });
 const LOCK = 720_041;
 
 await db.execute(sql`select pg_advisory_lock(${LOCK})`);
-await migrate(db, { migrationsFolder: join(root, 'src', 'db', 'migrations') });
+await migrate(db, { migrationsFolder: join('src', 'db', 'migrations') });
 await db.transaction(async (tx) => {
   const rows = shippedModels.map((model) => ({
     id: model.id,
@@ -53,7 +51,7 @@ await db.transaction(async (tx) => {
       id,
       about,
       position,
-      document: readKitchenText(readFileSync(join(root, 'data', 'kitchens', `${id}.json`), 'utf8')),
+      document: readKitchenText(readFileSync(join('data', 'kitchens', `${id}.json`), 'utf8')),
     })),
   );
 });

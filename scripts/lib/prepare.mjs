@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { backUpBefore } from './backups.mjs';
+import { bundled } from './bundle.mjs';
 import { ensureBuild } from './build.mjs';
 import { databasePrograms, openDatabase } from './cluster.mjs';
 import { withLock } from './lock.mjs';
@@ -55,7 +56,7 @@ export async function bringUpToDate({ bin, ownerUrl, adminUrl }, cluster) {
     );
   if (had > 0 && had < released()) await backUpBefore({ bin, url: adminUrl, cluster });
   say('• bringing the database up to date…');
-  await run(process.execPath, ['--import', 'tsx', join(root, 'scripts', 'fill-database.ts')], {
+  await run(process.execPath, [await bundled('scripts/fill-database.ts', { packages: 'external' })], {
     cwd: root,
     env: { ...process.env, DATABASE_URL: ownerUrl },
   });

@@ -36,10 +36,10 @@ function holds(problem: Problem, proof: ReturnType<typeof solved>) {
 
 describe('the best kit by bound and branch is the best kit by a general solver', () => {
   for (const { name, count, from, ...wild } of [
-    { name: 'problems of chance, with copies, care, budgets and required places', count: 160, alike: false, from: 1 },
-    { name: 'families of near-equal knives', count: 70, alike: true, from: 5000 },
-    { name: 'problems with places that lie in others', count: 90, alike: true, nested: true, from: 6000 },
-    { name: 'problems of many candidates', count: 6, alike: true, many: 400, from: 7000 },
+    { name: 'problems of chance, with copies, care, budgets and required places', count: 120, alike: false, from: 1 },
+    { name: 'families of near-equal knives', count: 50, alike: true, from: 5000 },
+    { name: 'problems with places that lie in others', count: 60, alike: true, nested: true, from: 6000 },
+    { name: 'problems of many candidates', count: 4, alike: true, many: 400, from: 7000 },
   ])
     test(`${count} ${name}`, () => {
       let nodes = 0;
@@ -78,6 +78,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
       { ...kitchen, budget: { total: 400 }, limits: { maxKnives: 8, must: ['bread', 'petty'] } },
     ]);
     let tried = 0;
+    let told = 0;
     for (const kitchen of variants) {
       const { problem } = contextOf(kitchen);
       // a third of the catalogue, another third each time, so that the general solver is done in reasonable time
@@ -85,18 +86,16 @@ describe('the best kit by bound and branch is the best kit by a general solver',
         fits: fits.length > 12 ? fits.filter((i) => i % 3 === tried % 3) : fits,
         required,
       }));
-      for (const size of [3, 6]) {
-        const part = ofSize({ ...problem, places: thinned }, size);
-        const best = bestByProgram(asProgram(part));
-        const proof = solved(part);
-        tried++;
-        if (best === null) continue;
-        expect(proof.proven).toBe(true);
-        expect(Math.abs(proof.value - best)).toBeLessThan(AGREES);
-        holds(part, proof);
-      }
+      const part = ofSize({ ...problem, places: thinned }, tried++ % 2 === 0 ? 3 : 6);
+      const best = bestByProgram(asProgram(part));
+      const proof = solved(part);
+      if (best === null) continue;
+      told++;
+      expect(proof.proven).toBe(true);
+      expect(Math.abs(proof.value - best)).toBeLessThan(AGREES);
+      holds(part, proof);
     }
-    expect(tried).toBeGreaterThanOrEqual(20);
+    expect(told).toBeGreaterThanOrEqual(10);
   });
 });
 
