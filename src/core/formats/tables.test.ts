@@ -40,7 +40,7 @@ describe('a plan as tables', () => {
           );
         }
       }),
-      { numRuns: 20 },
+      { numRuns: 12 },
     );
   });
 
@@ -128,7 +128,7 @@ describe('a plan that is shown to others', () => {
         expect(quiet.steps.flatMap(({ runnersUp }) => runnersUp).every(({ price }) => price === 0)).toBe(true);
         expect(blades.every(({ priceMinor }) => priceMinor === 0)).toBe(true);
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
   });
 

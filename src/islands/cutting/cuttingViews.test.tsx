@@ -32,7 +32,7 @@ describe('the week in cutting', () => {
         const told = view.wordsOf('summary .figure').map(parseFloat);
         told.forEach((minutes, i) => expect(minutes).toBeLessThanOrEqual((told[i - 1] ?? Infinity) + 0.5));
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 

@@ -347,7 +347,7 @@ describe('a kitchen changed step by step', () => {
           expect(firstPlan(context).plan).toEqual(firstPlan(preparePlanning(now, reference, shippedModels)).plan);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
   });
 });

@@ -12,7 +12,7 @@ import { reportOfUse } from './used';
 
 /** What holds of any drawer: read as it lies, packed for elsewhere, and used. */
 
-const KITCHENS = 45;
+const KITCHENS = 25;
 const away = fc.record({
   pockets: fc.option(
     fc.array(fc.record({ lengthMm: fc.integer({ min: 150, max: 480 }), widthMm: fc.integer({ min: 20, max: 80 }) }), {

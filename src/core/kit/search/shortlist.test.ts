@@ -61,7 +61,7 @@ test('a part of a problem has the likeliest few of every type and what is in the
       expect(isFeasible(part.problem, there)).toBe(true);
       expect(new Chooser(part.problem).worth(there)).toBeCloseTo(chooser.worth(choice), 12);
     }),
-    { numRuns: 30 },
+    { numRuns: 15 },
   );
 });
 
@@ -75,6 +75,6 @@ test('a part leaves no place empty that can be filled for the money, and a searc
         expect(affordable(partOf(demanding, isKept).problem).unmet).toBe(affordable(demanding).unmet);
       expect(chooseKit(problem, { ...QUICK, among: 1 }).worth).toBeGreaterThanOrEqual(chooser.worth(choice) - 1e-9);
     }),
-    { numRuns: 30 },
+    { numRuns: 15 },
   );
 });
