@@ -39,7 +39,7 @@ describe('the best kit by bound and branch is the best kit by a general solver',
     { name: 'problems of chance, with copies, care, budgets and required places', count: 120, alike: false, from: 1 },
     { name: 'families of near-equal knives', count: 50, alike: true, from: 5000 },
     { name: 'problems with places that lie in others', count: 60, alike: true, nested: true, from: 6000 },
-    { name: 'problems of many candidates', count: 4, alike: true, many: 400, from: 7000 },
+    { name: 'problems of many candidates', count: 3, alike: true, many: 400, from: 7000 },
   ])
     test(`${count} ${name}`, () => {
       let nodes = 0;
@@ -127,7 +127,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
   let helped = 0;
   let atOnce = 0;
   let tried = 0;
-  for (let k = 0; k < 48; k++) {
+  for (let k = 0; k < 36; k++) {
     // a fifth of the catalogue, another fifth each time, with sets and a maker's basket of chance
     const models = shippedModels.filter((_, i) => i % 5 === k % 5);
     const sets = Array.from({ length: 4 }, (_, b) => {
@@ -165,7 +165,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
   console.log(
     `${tried} kitchens with offers: all agree; an offer is taken in ${helped}, in ${atOnce} of them by the first answer already`,
   );
-  expect(tried).toBeGreaterThan(25);
+  expect(tried).toBeGreaterThan(20);
   expect(helped).toBeGreaterThan(4);
   expect(atOnce).toBeGreaterThan(AT_ONCE * helped);
 }, 60_000);
