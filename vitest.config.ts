@@ -14,6 +14,9 @@ const SLOW = [
   'e2e/trying',
 ];
 
+/** Test files at once, of the core and of the browser together: what waits for a browser leaves time for another. */
+const AT_ONCE = 3;
+
 class SlowFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
     const rank = ({ moduleId }: TestSpecification) => {
@@ -38,7 +41,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['{src,data,cli,scripts}/**/*.test.{ts,tsx}'],
-          maxWorkers: 3,
+          maxWorkers: AT_ONCE,
           setupFiles: ['src/core/testing/seed.ts'],
         },
       },
@@ -48,7 +51,7 @@ export default defineConfig({
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          maxWorkers: 3,
+          maxWorkers: AT_ONCE,
         },
       },
     ],

@@ -38,9 +38,9 @@ export const cookieOf = (response: Response): string | undefined =>
     .find((c) => c.startsWith('scabbard_workspace='))
     ?.split(';')[0];
 
-/** Somebody new: a workspace is made by the first kitchen in it. */
-export async function somebody(): Promise<{ cookie: string; id: string }> {
-  const response = await send('/api/kitchens', 'POST', { from: 'nothing' });
+/** Somebody new: a workspace is made by the first kitchen in it, an empty one or what it is made from. */
+export async function somebody(from: object = { from: 'nothing' }): Promise<{ cookie: string; id: string }> {
+  const response = await send('/api/kitchens', 'POST', from);
   const cookie = cookieOf(response);
   if (!cookie) throw new Error('no workspace cookie');
   return { cookie, id: storedSchema.parse(await response.json()).id };

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from 'vitest';
 import { kitchenFileSchema } from '../src/core/formats/kitchenFile';
-import { cookieOf, send, storedSchema } from './asking';
+import { somebody } from './asking';
 import { openKitchen } from './kitchens';
 import { address, pockets, pressAndGo, settled, testBrowser, textOf, visitor } from './support';
 
@@ -148,9 +148,8 @@ test('the plan’s page, its worker too, is under 200 kB of script without the v
 });
 
 test('a page arrives with the way about and what the kitchen has said, money as the reader writes it', async () => {
-  const made = await send('/api/kitchens', 'POST', { from: 'sample', sample: 'saltstair-supper-house' });
-  const { id } = storedSchema.parse(await made.json());
-  const headers = { cookie: cookieOf(made) ?? '', 'accept-language': 'de-DE,de;q=0.9' };
+  const { cookie, id } = await somebody({ from: 'sample', sample: 'saltstair-supper-house' });
+  const headers = { cookie, 'accept-language': 'de-DE,de;q=0.9' };
   const arrives = await (await fetch(`${address}/kitchens/${id}`, { headers })).text();
   const first = arrives.slice(arrives.indexOf('data-first'));
   for (const words of ['Views of this kitchen', 'Plan of Saltstair', 'meals a week for', 'mm, ', '\u00a0€ in all'])

@@ -28,6 +28,7 @@ const OF_A_KITCHEN = [
   '/what-if',
   '/match',
   '/blades/tidewrack-deba-165',
+  '/compare',
   '/compare?blades=oskavel-gyuto-210,oskavel-nakiri-165',
 ];
 const OF_ANYONE = ['/', '/glossary', '/score', '/catalogue', '/help'];

@@ -1,12 +1,12 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { openKitchen } from './kitchens';
+import { openKitchen, type Origin } from './kitchens';
 import { fileOf, pockets, saved, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 const button = (page: Page, name: string) => page.waitForSelector(`xpath///button[normalize-space(.)="${name}"]`);
-const openPlan = async (page: Page, sample: Parameters<typeof openKitchen>[1]) => {
-  const opened = await openKitchen(page, sample);
+const openPlan = async (page: Page, origin: Origin) => {
+  const opened = await openKitchen(page, origin);
   await settled(page);
   return opened;
 };

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { openKitchen } from './kitchens';
+import { openKitchen, ownKitchen } from './kitchens';
 import { address, fileOf, saved, settled, tap, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
@@ -275,7 +275,7 @@ test('a list of knives is refused with its faults and taken over whole', async (
 
 test('kitchens are copied, renamed, deleted and had back from the first page', async () => {
   const { page, errors } = await visitor(browser);
-  const { id } = await openKitchen(page, 'nothing');
+  const { id } = await ownKitchen(page, 'nothing');
   await page.goto(address);
   const names = () => page.$$eval('section[aria-labelledby="mine"] li strong', (all) => all.map((e) => e.textContent));
   await page.waitForSelector('[aria-label="Copy My kitchen"]');

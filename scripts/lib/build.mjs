@@ -12,6 +12,7 @@ import {
 } from 'node:fs';
 import { join, relative } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { bundle } from './bundle.mjs';
 import { dataFolder, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
@@ -21,6 +22,7 @@ const SOURCES = [
   'data',
   'public',
   'scripts/lib/build.mjs',
+  'scripts/lib/bundle.mjs',
   'astro.config.mjs',
   'package-lock.json',
   'postcss.config.cjs',
@@ -41,20 +43,6 @@ function sourcesHash() {
   for (const source of SOURCES)
     for (const file of files(join(root, source))) hash.update(relative(root, file)).update(readFileSync(file));
   return hash.digest('hex').slice(0, 16);
-}
-
-/** The program of the threads that read long bodies stands beside the server. */
-async function bundleReader(outfile) {
-  const { build } = await import('esbuild');
-  await build({
-    entryPoints: [join(root, 'src', 'server', 'reader.ts')],
-    outfile,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    packages: 'external',
-    logLevel: 'error',
-  });
 }
 
 /** Writes each text file compressed beside itself, so that it is compressed once and not for every visitor. */
@@ -88,7 +76,8 @@ export async function ensureBuild() {
         env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
       },
     );
-    await bundleReader(join(fresh, 'server', 'reader.mjs'));
+    // the program of the threads that read long bodies stands beside the server
+    await bundle('src/server/reader.ts', join(fresh, 'server', 'reader.mjs'), { packages: 'external' });
     compressFiles(join(fresh, 'client'));
     renameSync(fresh, folder);
   }

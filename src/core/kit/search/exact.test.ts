@@ -165,7 +165,7 @@ test('offers are in the proof: the best kit with sets and volume prices is the g
   console.log(
     `${tried} kitchens with offers: all agree; an offer is taken in ${helped}, in ${atOnce} of them by the first answer already`,
   );
-  expect(tried).toBeGreaterThan(20);
+  expect(tried).toBeGreaterThan(25);
   expect(helped).toBeGreaterThan(4);
   expect(atOnce).toBeGreaterThan(AT_ONCE * helped);
 }, 60_000);
