@@ -1,14 +1,25 @@
 import node from '@astrojs/node';
 import react from '@astrojs/react';
-import { defineConfig } from 'astro/config';
+import { defineConfig, passthroughImageService } from 'astro/config';
 import { bareConstants } from './scripts/lib/bare-constants.mjs';
 import { checkedData } from './scripts/lib/checked-data.mjs';
 
+/** Takes Astro's image endpoint out of the build: images are served as they are, and nobody may have one made anew. */
+const withoutImageEndpoint = {
+  name: 'without-image-endpoint',
+  hooks: {
+    'astro:build:ssr': ({ manifest }) => {
+      manifest.routes = manifest.routes.filter(({ routeData }) => routeData.route !== '/_image');
+    },
+  },
+};
+
 export default defineConfig({
   output: 'server',
-  // scripts/lib/server-process.mjs serves files and puts the headers on
-  adapter: node({ mode: 'middleware' }),
-  integrations: [react()],
+  // scripts/server serves files, sets the headers and writes each page in one piece
+  adapter: node({ mode: 'middleware', experimentalDisableStreaming: true }),
+  integrations: [react(), withoutImageEndpoint],
+  image: { service: passthroughImageService() },
   devToolbar: { enabled: false },
   // writes are checked against the Origin header in the middleware, for every content type
   security: { checkOrigin: false },

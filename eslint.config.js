@@ -7,12 +7,13 @@ import tseslint from 'typescript-eslint';
 
 /** The layers, top to bottom; each may use only what is listed for it. */
 const LAYERS = {
-  pages: ['layouts', 'islands', 'paper', 'server', 'core', 'data'],
+  pages: ['layouts', 'islands', 'threads', 'server', 'core', 'data'],
   layouts: ['styles'],
   islands: ['islands', 'workers', 'client', 'core', 'data'],
   workers: ['workers', 'client', 'core', 'data'],
   client: ['client', 'core'],
   paper: ['paper', 'core'],
+  threads: ['threads', 'server', 'paper', 'core', 'data'],
   server: ['server', 'db', 'core', 'data'],
   db: ['db', 'core'],
   data: ['data', 'core'],
@@ -49,7 +50,7 @@ const elements = [
     pattern: `src/core/${name}/**`,
     partialMatch: false,
   })),
-  ...['pages', 'layouts', 'islands', 'workers', 'client', 'paper', 'server', 'db', 'styles'].map((type) => ({
+  ...['pages', 'layouts', 'islands', 'workers', 'client', 'paper', 'threads', 'server', 'db', 'styles'].map((type) => ({
     type,
     pattern: `src/${type}/**`,
     partialMatch: false,

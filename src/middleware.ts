@@ -1,10 +1,11 @@
 import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
-import { TokenBuckets } from './server/buckets';
 import { outage } from './server/failures';
 import { beginHousekeeping } from './server/housekeeping';
 import { Answer, failed, problem } from './server/http';
+import { checkMaking, checkPace, clientOf } from './server/pace';
 import { beginReading } from './server/reading';
+import { beginMaking } from './threads/making';
 import { COOKIE_SECONDS, createWorkspace, findWorkspace, WORKSPACE_COOKIE } from './server/workspaces';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -13,16 +14,6 @@ const NOBODY = '00000000-0000-0000-0000-000000000000';
 /** What needs no workspace: whether the server is ready, and the pages that say that something is wrong. */
 const PLAIN = new Set(['/ready', '/404', '/500', '/503']);
 
-/** Writes of one workspace and of one client, and workspaces made by one client: how many at once, and how many a second in the long run. */
-const WRITES = new TokenBuckets(200, 20);
-const CLIENT_WRITES = new TokenBuckets(1000, 100);
-const MADE = new TokenBuckets(300, 0.5);
-/** Sheets set for one client: each takes a moment of the server's own. */
-const SHEETS = new TokenBuckets(20, 0.5);
-const SETS_SHEETS = new Set(['/api/paper', '/api/life-size', '/api/places', '/api/wall']);
-
-/** Said by the server process, which sees the connection; whatever a client writes there itself is removed by it. */
-const clientOf = (request: Request) => request.headers.get('x-scabbard-client') ?? 'unknown';
 const protocolOf = (request: Request, url: URL) => request.headers.get('x-scabbard-protocol') ?? url.protocol;
 
 /** Writes come from our own pages only: the Origin header names this host. */
@@ -33,31 +24,12 @@ function isSameOrigin(request: Request, url: URL): boolean {
   return origin !== null && origin === `${protocolOf(request, url)}//${request.headers.get('host') ?? url.host}`;
 }
 
-function checkPace(wait: number): void {
-  if (wait > 0)
-    throw new Answer(
-      problem(
-        429,
-        'Too fast',
-        `Too many changes at once. Try again in ${wait === 1 ? 'a second' : `${wait} seconds`}.`,
-        {
-          headers: { 'retry-after': String(wait) },
-        },
-      ),
-    );
-}
-
 /** Finds the workspace of this browser, and gives the request the means to make one. */
 async function prepare({ request, url, cookies, locals }: APIContext): Promise<void> {
-  const client = clientOf(request);
   const token = cookies.get(WORKSPACE_COOKIE)?.value;
   const found = await findWorkspace(token);
   const isWrite = !SAFE.has(request.method);
-  if (isWrite) {
-    checkPace(CLIENT_WRITES.take(client, Date.now()));
-    if (SETS_SHEETS.has(url.pathname)) checkPace(SHEETS.take(client, Date.now()));
-    if (found) checkPace(WRITES.take(found, Date.now()));
-  }
+  if (isWrite) checkPace(request, url.pathname, found);
   const setKey = (key: string | null) => {
     if (key === null) cookies.delete(WORKSPACE_COOKIE, { path: '/' });
     else
@@ -74,7 +46,7 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
   locals.setKey = setKey;
   locals.ownWorkspace = async () => {
     if (locals.workspaceId !== NOBODY) return locals.workspaceId;
-    checkPace(MADE.take(client, Date.now()));
+    checkMaking(clientOf(request));
     const made = await createWorkspace();
     setKey(made.token);
     return (locals.workspaceId = made.id);
@@ -90,6 +62,7 @@ export const onRequest = defineMiddleware(async (context, next) => {
     return problem(403, 'Refused', 'This request did not come from one of our own pages.');
   beginHousekeeping();
   beginReading();
+  beginMaking();
   try {
     if (!PLAIN.has(url.pathname)) await prepare(context);
     const response = await next();

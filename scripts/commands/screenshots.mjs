@@ -4,9 +4,9 @@ import { join } from 'node:path';
 import { ensureChromium } from '../lib/chromium.mjs';
 import { dataFolder, root } from '../lib/paths.mjs';
 import { nextFree } from '../lib/ports.mjs';
-import { prepare } from '../lib/prepare.mjs';
+import { prepare } from '../lib/prepare.ts';
 import { say } from '../lib/say.mjs';
-import { serve } from '../lib/serve.mjs';
+import { serve } from '../server/supervise.ts';
 
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844, deviceScaleFactor: 2, isMobile: true, hasTouch: true };

@@ -21,6 +21,7 @@ const SOURCES = [
   'src',
   'data',
   'public',
+  'scripts/server',
   'scripts/lib/build.mjs',
   'scripts/lib/bundle.mjs',
   'astro.config.mjs',
@@ -29,6 +30,8 @@ const SOURCES = [
   'tsconfig.json',
 ];
 const KEPT = 3;
+/** Packages are not bundled with the server's programs. */
+const OUTSIDE = { packages: 'external' };
 /** Files smaller than this are sent as they are, bytes. */
 const LEAST_COMPRESSED = 1024;
 
@@ -76,8 +79,10 @@ export async function ensureBuild() {
         env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
       },
     );
-    // the program of the threads that read long bodies stands beside the server
-    await bundle('src/server/reader.ts', join(fresh, 'server', 'reader.mjs'), { packages: 'external' });
+    // the server process and the programs of its threads stand beside the pages
+    await bundle('scripts/server/process.ts', join(fresh, 'server', 'process.mjs'), OUTSIDE);
+    for (const program of ['reader', 'maker'])
+      await bundle(`src/threads/${program}.ts`, join(fresh, 'server', 'threads', `${program}.mjs`), OUTSIDE);
     compressFiles(join(fresh, 'client'));
     renameSync(fresh, folder);
   }

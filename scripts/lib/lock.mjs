@@ -25,7 +25,13 @@ async function take(file, how) {
   };
 }
 
-/** Runs work while holding a lock file, so that two commands preparing the same checkout take turns. */
+/**
+ * Runs work while holding a lock file, so that two commands preparing the same checkout take turns.
+ * @template T
+ * @param {string} file
+ * @param {() => T | Promise<T>} work
+ * @returns {Promise<T>}
+ */
 export async function withLock(file, work) {
   mkdirSync(dirname(file), { recursive: true });
   let giveBack = await take(file, ['--nonblock', '--conflict-exit-code', String(HELD)]);

@@ -6,7 +6,13 @@ const withoutPassword = (arg) => arg.replace(/(\w+:\/\/[^:/@]+):[^@]+@/, '$1:…
 /** Lines of a failing command's output that are shown. */
 const LAST_LINES = 25;
 
-/** Runs a command to its end, quietly, with `input` to read where there is any, and gives what it printed; on failure stops with its last lines. */
+/**
+ * Runs a command to its end, quietly, with `input` to read where there is any, and gives what it printed; on failure stops with its last lines.
+ * @param {string} command
+ * @param {string[]} args
+ * @param {{ input?: string } & import('execa').Options} options
+ * @returns {Promise<string>}
+ */
 export async function run(command, args, { input, ...options } = {}) {
   const stdin = input === undefined ? { stdin: 'ignore' } : { input };
   const { failed, code, exitCode, originalMessage, stdout, all } = await execa(command, args, {

@@ -1,3 +1,5 @@
+/** @typedef {(() => Promise<unknown>)[]} Stops What ends things that were started; called in reverse order. */
+
 const PARENT_EVERY = 1_000;
 
 /**
@@ -5,6 +7,7 @@ const PARENT_EVERY = 1_000;
  * to end, or the npm that runs it is gone.
  */
 export async function withStops(work) {
+  /** @type {Stops} */
   const stops = [];
   let ending = null;
   const end = () =>

@@ -12,15 +12,20 @@ const TIMEOUTS = {
   query_timeout: 12_000,
 };
 
+/** Connections of one process. */
+const MOST_CONNECTIONS = 8;
+
 /** Opens a pool on the database named by the URL. `patient`: for migrations, which may take their time. */
 export function connect(url: string, { patient = false } = {}) {
   const pool = new Pool({
     connectionString: url,
-    max: 8,
+    max: Number(process.env.DATABASE_CONNECTIONS) || MOST_CONNECTIONS,
     ...(patient ? { connectionTimeoutMillis: TIMEOUTS.connectionTimeoutMillis } : TIMEOUTS),
   });
-  // a dropped idle connection is replaced on the next query; it must not end the server
+  // a lost connection must not end the server, whether it was idle or in the middle of a query: the query fails by itself, the next one gets
+  // a new connection
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   return { db: drizzle(pool, { schema }), pool };
 }
 export type Database = ReturnType<typeof connect>['db'];

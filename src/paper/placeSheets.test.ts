@@ -3,13 +3,14 @@ import { expect, test } from 'vitest';
 import { shippedModels } from '../../data/models';
 import { keepingOf } from '../core/keeping/keeping';
 import { thingOf } from '../core/keeping/things';
-import { placesAtTrueSize, placesPlan, TooLarge, type PlacesToPrint } from './placeSheets';
+import { placesAtTrueSize, placesPlan, type PlacesPaper } from './placeSheets';
 import { longestLine, rendered } from './rendered';
+import { Unprintable } from './sheet';
 import { wallPaper } from './wallPaper';
 
 const knives = shippedModels.slice(0, 8).map((blade, i) => ({ ref: `owned-${i}`, name: `Knife ${i}`, blade }));
 const tray = { kind: 'tray' as const, lengthMm: 240, widthMm: 420, heightMm: 60, slats: null };
-const asked = (place: PlacesToPrint['places'][number]['place']): PlacesToPrint => ({
+const asked = (place: PlacesPaper['places'][number]['place']): PlacesPaper => ({
   title: 'Test',
   places: [{ name: 'Left drawer', place }],
   knives,
@@ -43,7 +44,7 @@ test.each(['a4', 'letter'] as const)(
 
 test('a place too large for two dozen sheets is refused, and printed as a plan with every knife’s measurements', async () => {
   const hall = asked({ ...tray, lengthMm: 1900, widthMm: 1900 });
-  await expect(placesAtTrueSize(hall, 'a4')).rejects.toThrow(TooLarge);
+  await expect(placesAtTrueSize(hall, 'a4')).rejects.toThrow(Unprintable);
   const words = wordsOf(await placesPlan(hall, 'a4'));
   expect(words).toContain('1900 × 1900 mm as drawn');
   for (const { name } of knives) expect(words).toMatch(new RegExp(`${name}: from \\d+ to \\d+ mm across`));

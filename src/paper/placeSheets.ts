@@ -5,11 +5,11 @@ import type { Placed, StoragePlace } from '../core/formats/storageFile';
 import { knifeIn, pictureOf, type KnifePicture, type PlacePicture } from '../core/keeping/picture';
 import { thingOf } from '../core/keeping/things';
 import { Flow } from './flow';
-import { FADED, INK, Sheets } from './sheet';
+import { FADED, INK, Sheets, Unprintable } from './sheet';
 import { checkBar, cross, MARGIN } from './trueSize';
 
 /** A storage with its knives, to be printed. */
-export interface PlacesToPrint {
+export interface PlacesPaper {
   title: string;
   places: readonly { name: string; place: StoragePlace }[];
   knives: readonly { ref: string; name: string; blade: BladeModel }[];
@@ -32,7 +32,7 @@ const MOST_SHEETS = 24;
 const round = (mm: number) => Math.round(mm);
 
 /** A place with what is in it. */
-function seenIn({ place }: PlacesToPrint['places'][number], at: number, { knives, placed }: PlacesToPrint) {
+function seenIn({ place }: PlacesPaper['places'][number], at: number, { knives, placed }: PlacesPaper) {
   const here = placed.filter((each) => each.place === at);
   const things = here.flatMap((each) => {
     const knife = knives.find(({ ref }) => ref === each.ref);
@@ -49,7 +49,7 @@ function seenIn({ place }: PlacesToPrint['places'][number], at: number, { knives
 }
 
 /** Every place on a page to a scale that fits it, with its measurements and where each knife is. */
-export async function placesPlan(asked: PlacesToPrint, paper: Paper): Promise<Buffer> {
+export async function placesPlan(asked: PlacesPaper, paper: Paper): Promise<Buffer> {
   const sheets = new Sheets(paper, `${asked.title}: where the knives live`);
   const flow = new Flow(sheets, `${asked.title} · Scabbard · measured from the left and the back, in millimetres`);
   flow.text(`${asked.title}: where the knives live`, { size: 18, bold: true, after: 3 });
@@ -94,20 +94,18 @@ function paint(
 }
 
 /** Too large to be printed at true size on so many sheets. */
-export class TooLarge extends Error {}
-
 /**
- * Every place at true size over as many sheets as it takes, with marks where they join and a bar to check the print. Throws {@link TooLarge} where one
+ * Every place at true size over as many sheets as it takes, with marks where they join and a bar to check the print. Throws {@link Unprintable} where one
  * place would take more than two dozen.
  */
-export async function placesAtTrueSize(asked: PlacesToPrint, paper: Paper): Promise<Buffer> {
+export async function placesAtTrueSize(asked: PlacesPaper, paper: Paper): Promise<Buffer> {
   const sheets = new Sheets(paper, `${asked.title}: where the knives live, at true size`, { landscape: true });
   const [roomWide, roomDeep] = [sheets.wide - 2 * MARGIN, sheets.high - MARGIN - HEAD - FOOT];
   asked.places.forEach((each, i) => {
     const { picture, seen } = seenIn(each, i, asked);
     const [across, down] = [tiles(picture.wide, roomWide), tiles(picture.deep, roomDeep)];
     if (across.length * down.length > MOST_SHEETS)
-      throw new TooLarge(
+      throw new Unprintable(
         `${each.name} would take ${across.length * down.length} sheets at true size; print it as a plan.`,
       );
     down.forEach((fromY, row) =>

@@ -29,6 +29,16 @@ const FONTS = {
 /** Characters the narrow fonts hold; whatever has others is set in the wide ones. */
 const NARROW = /^[\n\u0020-\u007e\u00a0-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026\u20ac]*$/;
 
+/** Most text that is set in one document, characters: a plan of sixty steps with every brief has a tenth of it. */
+const MOST_TEXT = 300_000;
+/** A word longer than this is broken, characters: setting one very long word takes time with the square of its length. */
+const LONGEST_WORD = 40;
+const LONG_WORD = new RegExp(`\\S{${LONGEST_WORD}}(?=\\S)`, 'g');
+const broken = (words: string) => words.replace(LONG_WORD, '$& ');
+
+/** Thrown where something cannot be put on paper; the message tells the reader what to do. */
+export class Unprintable extends Error {}
+
 export interface TextStyle {
   size?: number;
   bold?: boolean;
@@ -41,6 +51,9 @@ export interface TextStyle {
 export class Sheets {
   private readonly doc: PDFKit.PDFDocument;
   private readonly chunks: Buffer[] = [];
+  private characters = 0;
+  /** The text measured last: it is usually the one written next. */
+  private measured: { words: string; style: TextStyle; high: number } | null = null;
   readonly wide: number;
   readonly high: number;
 
@@ -73,19 +86,34 @@ export class Sheets {
       .fillColor(color);
   }
 
-  /** How high some words stand in their column, mm. */
+  /** How high some words stand in their column, mm. Throws {@link Unprintable} where there is too much text. */
   height(words: string, style: TextStyle): number {
-    return this.style(words, style).heightOfString(words, { width: style.wide * PT_PER_MM, lineGap: 1 }) / PT_PER_MM;
+    const { size, bold, wide } = style;
+    const last = this.measured;
+    if (last?.words === words && last.style.size === size && last.style.bold === bold && last.style.wide === wide)
+      return last.high;
+    this.count(words);
+    const set = this.style(words, style);
+    const high = set.heightOfString(broken(words), { width: wide * PT_PER_MM, lineGap: 1 }) / PT_PER_MM;
+    this.measured = { words, style, high };
+    return high;
   }
 
-  /** Writes words from a corner on; returns how high they stand, mm. */
+  /** Writes words from a corner on; returns how high they stand, mm. Throws {@link Unprintable} where there is too much text. */
   text(words: string, x: number, y: number, style: TextStyle & { align?: 'left' | 'right' | 'center' }): number {
-    this.style(words, style).text(words, x * PT_PER_MM, y * PT_PER_MM, {
+    const high = this.height(words, style);
+    this.style(words, style).text(broken(words), x * PT_PER_MM, y * PT_PER_MM, {
       width: style.wide * PT_PER_MM,
       lineGap: 1,
       align: style.align ?? 'left',
     });
-    return this.height(words, style);
+    return high;
+  }
+
+  private count(words: string): void {
+    this.characters += words.length;
+    if (this.characters > MOST_TEXT)
+      throw new Unprintable('This is too much text for paper: choose fewer sheets or shorten the names in this kitchen.');
   }
 
   /** A line between two points; `dash` in mm. */

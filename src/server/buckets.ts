@@ -9,16 +9,16 @@ export class TokenBuckets {
     private readonly most = 20_000,
   ) {}
 
-  /** Takes a token at the time `now`, ms; returns how many seconds to wait where there is none, else 0. */
-  take(key: string, now: number): number {
+  /** Takes `cost` tokens at the time `now`, ms; returns how many seconds to wait where there are too few, else 0. */
+  take(key: string, now: number, cost = 1): number {
     const before = this.buckets.get(key);
     const tokens = before
       ? Math.min(this.burst, before.tokens + ((now - before.at) / 1000) * this.perSecond)
       : this.burst;
     this.buckets.delete(key);
-    this.buckets.set(key, { tokens: tokens >= 1 ? tokens - 1 : tokens, at: now });
+    this.buckets.set(key, { tokens: tokens >= cost ? tokens - cost : tokens, at: now });
     const [oldest] = this.buckets.keys();
     if (this.buckets.size > this.most && oldest !== undefined) this.buckets.delete(oldest);
-    return tokens >= 1 ? 0 : Math.ceil((1 - tokens) / this.perSecond);
+    return tokens >= cost ? 0 : Math.ceil((cost - tokens) / this.perSecond);
   }
 }

@@ -1,7 +1,10 @@
 /** What can go wrong with the database that is no fault of the request, and how it is written down. */
 
-/** SQLSTATE classes and codes of a database that is gone, starting, stopping or out of connections (PostgreSQL, appendix A). */
-const AWAY = /^(?:08...|57P0[1-5]|53300|57014|55P03|25P03)$/;
+/**
+ * SQLSTATE classes and codes of a database that is gone, starting, stopping, being exchanged for another (3D000, 55000), out of connections, or of
+ * a change that lost to another one (40001, 40P01) and may be tried again (PostgreSQL, appendix A).
+ */
+const AWAY = /^(?:08...|57P0[1-5]|53300|57014|55P03|25P03|3D000|55000|40001|40P01)$/;
 /** SQLSTATE of a full disk and of memory or other means run out. */
 const FULL = /^53[12]00$/;
 /** Network errors of Node, and what the driver says where it has no code. */

@@ -1,7 +1,8 @@
 import { afterEach, describe, expect, test, vi } from 'vitest';
 import { FaultyInput } from '../core/formats/faults';
 import { log } from './log';
-import { Answer, answering, faulty, json, notFound, problem, readBody, readText } from './http';
+import { Answer, answering, faulty, json, notFound, problem } from './http';
+import { readBody, readText } from './readBody';
 
 const post = (body: string | ReadableStream, headers: Record<string, string> = {}) =>
   new Request('http://127.0.0.1/', {

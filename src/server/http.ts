@@ -1,9 +1,6 @@
 import { FaultyInput, type Fault } from '../core/formats/faults';
-import { NotJson } from '../core/formats/json';
-import { BODIES, type Body, type BodyName, type OwnNames } from './bodies';
 import { described, outage } from './failures';
 import { log } from './log';
-import { readApart } from './reading';
 
 /** Problem details (RFC 9457) with the faults of the input where there are any. */
 export function problem(
@@ -25,9 +22,14 @@ export const RETRY_AFTER = 5;
 export const unavailable = (why: 'away' | 'full') =>
   why === 'full'
     ? problem(507, 'No room', 'The disk of the server is full: nothing was changed. What is stored can still be read.')
-    : problem(503, 'Not now', 'The database does not answer just now. Nothing was changed; try again in a moment.', {
-        headers: { 'retry-after': String(RETRY_AFTER) },
-      });
+    : problem(
+        503,
+        'Not now',
+        'The database does not answer just now. Try again in a moment; what was saved before is kept.',
+        {
+          headers: { 'retry-after': String(RETRY_AFTER) },
+        },
+      );
 
 /** The answer where a workspace holds all it may. */
 export const full = (what: string) => problem(409, 'Full', what);
@@ -53,47 +55,17 @@ export class Answer extends Error {
   }
 }
 
-/** Reads a request's body as text, never more than `limit` bytes. Throws {@link Answer} with 413 beyond it. */
-export async function readText(request: Request, limit: number): Promise<string> {
-  const tooLarge = () =>
-    new Answer(
-      problem(413, 'Too large', `The body is larger than ${Math.round(limit / 1024)} kB, the most that is read.`),
-    );
-  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
-  const reader = request.body?.getReader();
-  if (!reader) return '';
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
-    size += value.byteLength;
-    if (size > limit) {
-      await reader.cancel();
-      throw tooLarge();
-    }
-    chunks.push(value);
-  }
-  return Buffer.concat(chunks).toString('utf8');
-}
+/** The answer to a client that asks too fast: when to go on, in seconds. */
+export const slow = (wait: number) =>
+  new Answer(
+    problem(429, 'Too fast', `Too many changes at once. Try again in ${wait === 1 ? 'a second' : `${wait} seconds`}.`, {
+      headers: { 'retry-after': String(wait) },
+    }),
+  );
 
-/**
- * Reads and parses a JSON body; ids are looked up among the shipped models and `own`. Throws {@link Answer} with 400 (not JSON), 413 or 422
- * (wrong in itself, the faults named).
- */
-export async function readBody<N extends BodyName>(
-  request: Request,
-  which: N,
-  own: OwnNames | (() => Promise<OwnNames>) = [],
-): Promise<Body<N>> {
-  const text = await readText(request, BODIES[which].bytes);
-  try {
-    return await readApart(which, text, typeof own === 'function' ? await own() : own);
-  } catch (error) {
-    if (error instanceof NotJson) throw new Answer(problem(400, 'Not JSON', 'The body is not JSON.'));
-    throw error;
-  }
-}
+/** The answer where the server has too much to do for this just now. */
+export const busy = (why: string, seconds = 1) =>
+  new Answer(problem(503, 'Busy', why, { headers: { 'retry-after': String(seconds) } }));
 
 export const faulty = (faults: Fault[]) =>
   problem(

@@ -4,6 +4,7 @@ import { MAX_KITCHENS } from '../core/formats/workspaceFile';
 import type { Transaction } from '../db/connect';
 import { kitchen, sampleKitchen } from '../db/schema';
 import { database } from './database';
+import { Answer, notFound } from './http';
 import { inWorkspace, NoRoom } from './workspaces';
 
 /** A deleted kitchen can be had back for this long, days. */
@@ -83,6 +84,11 @@ export async function versionOf(workspaceId: string, id: string): Promise<number
   if (!isId(id)) return null;
   const rows = await database().select({ version: kitchen.version }).from(kitchen).where(mine(workspaceId, id));
   return rows[0]?.version ?? null;
+}
+
+/** Throws {@link Answer} with 404 where a workspace has no such kitchen: asked before a long body is read. */
+export async function requireKitchen(workspaceId: string, id: string): Promise<void> {
+  if ((await versionOf(workspaceId, id)) === null) throw new Answer(notFound());
 }
 
 /** Gives a kitchen another name, whatever version it has; null when there is none here. */

@@ -1,8 +1,8 @@
-import { existsSync } from 'node:fs';
-import { Piscina } from 'piscina';
+import type { Piscina } from 'piscina';
 import { FaultyInput, type Fault } from '../core/formats/faults';
 import { NotJson } from '../core/formats/json';
 import { BODIES, type Body, type BodyName, type OwnNames } from './bodies';
+import { threads } from './threads';
 
 /** Bodies longer than this are read on another thread, characters. */
 const LONG = 64 * 1024;
@@ -27,25 +27,20 @@ export function readHere({ which, text, own }: ReadJob): ReadDone {
   }
 }
 
+/** Threads, and bodies that may wait for one. */
+const POOL = { most: 2, queue: 32 };
+
 let pool: Piscina<ReadJob, ReadDone> | null | undefined;
 
-/** The threads that read long bodies, begun when first asked for; null where this build has no program for them. */
-function readers(): Piscina<ReadJob, ReadDone> | null {
-  if (pool !== undefined) return pool;
-  const program = process.env.SCABBARD_READER;
-  pool =
-    program && existsSync(program)
-      ? new Piscina({ filename: program, minThreads: 1, maxThreads: 2, maxQueue: 32, idleTimeout: 60_000 })
-      : null;
-  return pool;
-}
-
 /** Starts the first of the threads that read long bodies: it takes a moment to load. */
-export const beginReading = () => void readers();
+export const beginReading = (): void => {
+  if (pool === undefined) pool = threads('reader', POOL);
+};
 
 /** Reads a body, a long one without holding up other requests. Throws {@link FaultyInput}. */
 export async function readApart<N extends BodyName>(which: N, text: string, own: OwnNames): Promise<Body<N>> {
-  const apart = text.length > LONG ? readers() : null;
+  beginReading();
+  const apart = text.length > LONG ? pool : null;
   const job = { which, text, own };
   const done = apart ? await apart.run(job, { signal: AbortSignal.timeout(MOST_MS) }) : readHere(job);
   if ('faults' in done) throw new (done.notJson ? NotJson : FaultyInput)(done.faults);

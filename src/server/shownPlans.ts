@@ -4,6 +4,7 @@ import { MAX_SHOWN, type ShownPlan } from '../core/formats/shownPlan';
 import { kitchen, shownPlan } from '../db/schema';
 import { database } from './database';
 import { isId, versionOf } from './kitchens';
+import { MadeOnce } from './madeOnce';
 import { inWorkspace, NoRoom } from './workspaces';
 
 const TOKEN = /^[A-Za-z0-9_-]{43}$/;
@@ -61,13 +62,17 @@ export async function withdrawShown(workspaceId: string, kitchenId: string, id: 
   return gone.length > 0;
 }
 
+/** Pages of shown plans, by the plan and the language of its reader: the plan of a link never changes. */
+export const shownPages = new MadeOnce(32 * 1024 * 1024);
+
 /** What a link shows, whoever asks; null when it never was, is withdrawn or has run out, or its kitchen was deleted. */
 export async function readShown(
   token: string,
-): Promise<{ document: ShownPlan; createdAt: Date; expiresAt: Date } | null> {
+): Promise<{ id: string; document: ShownPlan; createdAt: Date; expiresAt: Date } | null> {
   if (!TOKEN.test(token)) return null;
   const [found] = await database()
     .select({
+      id: shownPlan.id,
       document: shownPlan.document,
       createdAt: shownPlan.createdAt,
       expiresAt: shownPlan.expiresAt,

@@ -27,7 +27,8 @@ import { useEdges } from './useEdges';
 import { YearView } from './YearView';
 
 const FiveYears = lazily<ComponentProps<typeof FiveYearsView>>(() => import('./FiveYears'));
-import { asSharpeningDay, calendarOf, dueDays, type DueDay } from './sharpeningDays';
+import { calendarOf } from '../../core/formats/calendarText';
+import { asSharpeningDay, dueDays, type DueDay } from './sharpeningDays';
 
 /** The rack: how keen every knife is, what is due when, and what each way of sharpening comes to. */
 export default function EdgeView({ stored }: { stored: StoredKitchen }) {
@@ -272,7 +273,7 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
           <Button
             variant="default"
             onClick={() =>
-              download(fileName(kitchen, '-edges.ics'), calendarOf(kitchen, id, told, new Date()), 'text/calendar')
+              download(fileName(kitchen, '-edges.ics'), calendarOf({ kitchen, id, days: told, made: new Date().toISOString() }), 'text/calendar')
             }
           >
             Into your calendar (.ics)

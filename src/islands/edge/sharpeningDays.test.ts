@@ -1,7 +1,8 @@
 import ICAL from 'ical.js';
 import { expect, test } from 'vitest';
 import type { EdgeEvent } from '../../core/formats/edgeFile';
-import { asSharpeningDay, calendarOf, dueDays } from './sharpeningDays';
+import { calendarOf } from '../../core/formats/calendarText';
+import { asSharpeningDay, dueDays } from './sharpeningDays';
 
 const events: EdgeEvent[] = [
   {
@@ -32,7 +33,10 @@ test('what is due on a day stands in one sentence, and the calendar is read by a
     'Oil slicer, 300 mm',
   ]);
   const told = days.map(asSharpeningDay);
-  const text = calendarOf('Mill; race, flat', 'k1', told, new Date('2026-03-01T10:00:00Z'));
+  const calendarText = () =>
+    calendarOf({ kitchen: 'Mill;\nrace, flat', id: 'k1', days: told, made: '2026-03-01T10:00:00Z' });
+  const text = calendarText();
+  expect(text).toContain('NAME:Edges: Mill\\; race\\, flat\r\n');
   expect(text.split('\r\n').every((line) => new TextEncoder().encode(line).length <= 75)).toBe(true);
   const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
   const read = calendar.getAllSubcomponents('vevent').map((each) => new ICAL.Event(each));
@@ -42,5 +46,5 @@ test('what is due on a day stands in one sentence, and the calendar is read by a
   ]);
   expect(read[0]?.summary).toBe(days[0]?.title);
   expect(new Set(read.map(({ uid }) => uid)).size).toBe(2);
-  expect(calendarOf('Mill; race, flat', 'k1', told, new Date('2026-03-01T10:00:00Z'))).toBe(text);
+  expect(calendarText()).toBe(text);
 });

@@ -1,4 +1,3 @@
-import ical from 'ical-generator';
 import type { SharpeningDay } from '../../core/formats/sharpeningDays';
 import type { EdgeEvent } from '../../core/formats/edgeFile';
 
@@ -38,22 +37,3 @@ export const asSharpeningDay = ({ date, title, events }: DueDay): SharpeningDay 
   title: title.slice(0, 500),
   why: [...new Set(events.map(({ why }) => why))].join('\n').slice(0, 2000),
 });
-
-/** Days as an iCalendar file: one whole-day entry each, the same id whenever it is made, so that taking it in again changes and does not double. */
-export function calendarOf(kitchen: string, id: string, days: readonly SharpeningDay[], made: Date): string {
-  const calendar = ical({
-    name: `Edges: ${kitchen}`,
-    prodId: { company: 'Scabbard', product: 'Edges', language: 'EN' },
-  });
-  for (const { date, title, why } of days)
-    calendar.createEvent({
-      id: `${id}-${date}@scabbard`,
-      start: new Date(`${date}T00:00:00Z`),
-      end: new Date(new Date(`${date}T00:00:00Z`).getTime() + 86_400_000),
-      allDay: true,
-      stamp: made,
-      summary: title,
-      description: why,
-    });
-  return calendar.toString();
-}

@@ -15,7 +15,7 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Remote } from 'comlink';
 import { MiniRoll } from '../shared/MiniRoll';
 import type { Answer, Sure } from '../shared/usePlanner';
-import { ShownPlanView } from '../shown/ShownPlanView';
+import { shownPlanParts } from '../shown/shownPlanHtml';
 import { nameless, ODD, shown } from '../testing/shown';
 import BesidesThePlan from './BesidesThePlan';
 import { CoverageBar } from './CoverageBar';
@@ -69,11 +69,17 @@ const rollOf = ({ plan, owned }: Answer, file: KitchenFile) =>
 
 const linked = ({ plan }: Answer, withPrices: boolean, language = 'en-GB') =>
   shown(
-    <ShownPlanView
-      shown={shownPlanOf(plan, shippedModels, withPrices)}
-      on={new Date('2031-05-04')}
-      until={new Date('2031-06-03')}
-      language={language}
+    <div
+      dangerouslySetInnerHTML={{
+        __html: [
+          ...shownPlanParts({
+            shown: shownPlanOf(plan, shippedModels, withPrices),
+            on: new Date('2031-05-04'),
+            until: new Date('2031-06-03'),
+            language,
+          }),
+        ].join(''),
+      }}
     />,
   );
 

@@ -1,7 +1,8 @@
 import type { APIContext } from 'astro';
 import { MAX_MODELS } from '../../core/formats/catalogueFile';
 import { addOwnModels, readOwnModels, readShippedModels } from '../../server/catalogue';
-import { answering, full, json, readBody } from '../../server/http';
+import { answering, full, json } from '../../server/http';
+import { readBody } from '../../server/readBody';
 
 /** Every model there is to choose from; `?only=own` those the workspace has added. */
 export const GET = answering(async ({ url, locals }: APIContext) => {

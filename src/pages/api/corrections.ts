@@ -1,7 +1,8 @@
 import type { APIContext } from 'astro';
 import { MAX_CORRECTIONS } from '../../core/formats/workspaceFile';
 import { forget, listCorrections, remember } from '../../server/corrections';
-import { answering, full, json, readBody } from '../../server/http';
+import { answering, full, json } from '../../server/http';
+import { readBody } from '../../server/readBody';
 
 export const GET = answering(async ({ locals }: APIContext) =>
   json({ corrections: await listCorrections(locals.workspaceId) }),

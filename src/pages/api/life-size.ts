@@ -1,12 +1,10 @@
 import type { APIContext } from 'astro';
-import { lifeSizeSheets } from '../../paper/lifeSize';
-import { answering, readBody } from '../../server/http';
+import { answering } from '../../server/http';
+import { readBody } from '../../server/readBody';
+import { clientOf } from '../../server/pace';
+import { pdf } from '../../threads/making';
 
 /** Knives at true size as a PDF. Nothing is stored. */
-export const POST = answering(async ({ request }: APIContext) => {
-  const { title, knives, paper } = await readBody(request, 'lifeSize');
-  const { bytes } = await lifeSizeSheets(title, knives, paper);
-  return new Response(new Uint8Array(bytes), {
-    headers: { 'content-type': 'application/pdf', 'cache-control': 'no-store' },
-  });
-});
+export const POST = answering(async ({ request }: APIContext) =>
+  pdf(clientOf(request), { name: 'lifeSize', input: await readBody(request, 'lifeSize') }),
+);

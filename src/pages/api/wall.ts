@@ -1,11 +1,10 @@
 import type { APIContext } from 'astro';
-import { wallPaper } from '../../paper/wallPaper';
-import { answering, readBody } from '../../server/http';
+import { answering } from '../../server/http';
+import { readBody } from '../../server/readBody';
+import { clientOf } from '../../server/pace';
+import { pdf } from '../../threads/making';
 
 /** A sheet for the kitchen wall as a PDF. Nothing is stored. */
-export const POST = answering(async ({ request }: APIContext) => {
-  const { paper, sheet } = await readBody(request, 'wall');
-  return new Response(new Uint8Array(await wallPaper(sheet, paper)), {
-    headers: { 'content-type': 'application/pdf', 'cache-control': 'no-store' },
-  });
-});
+export const POST = answering(async ({ request }: APIContext) =>
+  pdf(clientOf(request), { name: 'wall', input: await readBody(request, 'wall') }),
+);

@@ -1,11 +1,13 @@
 import type { APIContext } from 'astro';
 import { MAX_KITCHENS } from '../../../core/formats/workspaceFile';
 import { readOwnNames } from '../../../server/catalogue';
-import { answering, full, json, notFound, problem, readBody } from '../../../server/http';
+import { answering, full, json, notFound, problem } from '../../../server/http';
+import { readBody } from '../../../server/readBody';
 import {
   deleteKitchen,
   readKitchen,
   renameKitchen,
+  requireKitchen,
   restoreKitchen,
   saveKitchen,
   versionOf,
@@ -26,8 +28,12 @@ export const GET = answering(async ({ params, url, locals }: APIContext) => {
 
 export const PUT = answering(async ({ request, params, locals }: APIContext) => {
   const { workspaceId } = locals;
-  const { version, kitchen } = await readBody(request, 'save', () => readOwnNames(workspaceId));
-  const saved = await saveKitchen(workspaceId, params.id ?? '', version, kitchen);
+  const id = params.id ?? '';
+  const { version, kitchen } = await readBody(request, 'save', {
+    first: () => requireKitchen(workspaceId, id),
+    own: () => readOwnNames(workspaceId),
+  });
+  const saved = await saveKitchen(workspaceId, id, version, kitchen);
   if (saved === null) return notFound();
   if (saved === 'full')
     return problem(413, 'Full', 'This workspace holds 64 MB, all there is room for; delete something for good first.');

@@ -3,7 +3,8 @@ import { emptyKitchen, type KitchenFile } from '../../../core/formats/kitchenFil
 import { MAX_KITCHENS } from '../../../core/formats/workspaceFile';
 import type { Body } from '../../../server/bodies';
 import { readOwnNames } from '../../../server/catalogue';
-import { answering, full, json, problem, readBody } from '../../../server/http';
+import { answering, full, json, problem } from '../../../server/http';
+import { readBody } from '../../../server/readBody';
 import { createKitchen, listKitchens, readKitchen, readSample } from '../../../server/kitchens';
 
 /** Longest part of a name that a copy keeps, characters. */
@@ -40,7 +41,7 @@ export const GET = answering(async ({ locals }: APIContext) =>
 );
 
 export const POST = answering(async ({ request, locals }: APIContext) => {
-  const body = await readBody(request, 'newKitchen', () => readOwnNames(locals.workspaceId));
+  const body = await readBody(request, 'newKitchen', { own: () => readOwnNames(locals.workspaceId) });
   const file = await fileFor(body, locals.workspaceId);
   if (!file) return problem(404, 'Not found', 'There is no such kitchen to begin from.');
   const stored = await createKitchen(await locals.ownWorkspace(), file);

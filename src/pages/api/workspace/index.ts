@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
-import { answering, full, json, readBody } from '../../../server/http';
+import { answering, full, json } from '../../../server/http';
+import { readBody } from '../../../server/readBody';
 import { takeOver, workspaceText } from '../../../server/transfer';
 import { readOwnNames } from '../../../server/catalogue';
 import { forgetWorkspace } from '../../../server/workspaces';
@@ -31,7 +32,7 @@ export const GET = answering((context: APIContext) => {
 
 /** Takes the file of a whole workspace in, beside what stands here. */
 export const POST = answering(async ({ request, locals }: APIContext) => {
-  const file = await readBody(request, 'workspace', () => readOwnNames(locals.workspaceId));
+  const file = await readBody(request, 'workspace', { own: () => readOwnNames(locals.workspaceId) });
   const taken = await takeOver(await locals.ownWorkspace(), file);
   return taken === 'full'
     ? full(

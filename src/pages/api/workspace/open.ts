@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
-import { answering, json, problem, readBody } from '../../../server/http';
+import { answering, json, problem } from '../../../server/http';
+import { readBody } from '../../../server/readBody';
 import { isEmpty, openWithCode } from '../../../server/workspaces';
 
 /** Opens the workspace of a recovery code in this browser. What this browser has of its own must be left on purpose (`leave`). */

@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
-import { answering, json, readBody } from '../../../server/http';
+import { answering, json } from '../../../server/http';
+import { readBody } from '../../../server/readBody';
 import { newRecoveryCode } from '../../../server/workspaces';
 
 /** A new recovery code; the one before no longer opens anything. */

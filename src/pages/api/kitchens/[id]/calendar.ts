@@ -1,6 +1,8 @@
 import type { APIContext } from 'astro';
 import { calendarState, changeCalendar, closeCalendar, openCalendar } from '../../../../server/edgeCalendars';
-import { answering, full, json, notFound, problem, readBody } from '../../../../server/http';
+import { requireKitchen } from '../../../../server/kitchens';
+import { answering, full, json, notFound, problem } from '../../../../server/http';
+import { readBody } from '../../../../server/readBody';
 
 const NO_ROOM = 'This workspace is full: delete a kitchen or a snapshot first.';
 const none = () => problem(404, 'Not found', 'This kitchen has no calendar address.');
@@ -13,7 +15,9 @@ export const GET = answering(async ({ params, locals }: APIContext) => {
 
 /** A new address; the one before is revoked. */
 export const POST = answering(async ({ request, params, locals }: APIContext) => {
-  const { days } = await readBody(request, 'calendar');
+  const { days } = await readBody(request, 'calendar', {
+    first: () => requireKitchen(locals.workspaceId, params.id ?? ''),
+  });
   const made = await openCalendar(locals.workspaceId, params.id ?? '', days);
   if (made === null) return notFound();
   return made === 'full' ? full(NO_ROOM) : json({ path: `/calendar/${made.token}.ics` }, 201);
@@ -21,7 +25,9 @@ export const POST = answering(async ({ request, params, locals }: APIContext) =>
 
 /** The days put anew. */
 export const PUT = answering(async ({ request, params, locals }: APIContext) => {
-  const { days } = await readBody(request, 'calendar');
+  const { days } = await readBody(request, 'calendar', {
+    first: () => requireKitchen(locals.workspaceId, params.id ?? ''),
+  });
   const changed = await changeCalendar(locals.workspaceId, params.id ?? '', days);
   if (changed === 'full') return full(NO_ROOM);
   return changed ? new Response(null, { status: 204 }) : none();

@@ -1,7 +1,9 @@
 import type { APIContext } from 'astro';
 import { MAX_SHOWN, shownPlanOf } from '../../../../../core/formats/shownPlan';
 import { readCatalogueModels } from '../../../../../server/catalogue';
-import { answering, full, json, notFound, readBody } from '../../../../../server/http';
+import { answering, full, json, notFound } from '../../../../../server/http';
+import { readBody } from '../../../../../server/readBody';
+import { requireKitchen } from '../../../../../server/kitchens';
 import { listShown, showPlan } from '../../../../../server/shownPlans';
 
 /** The links that show a plan of this kitchen. */
@@ -13,7 +15,9 @@ export const GET = answering(async ({ params, locals }: APIContext) => {
 /** Makes a link that shows a plan to whoever has it. */
 export const POST = answering(async ({ request, params, locals }: APIContext) => {
   const { workspaceId } = locals;
-  const { plan, withPrices, days } = await readBody(request, 'show');
+  const { plan, withPrices, days } = await readBody(request, 'show', {
+    first: () => requireKitchen(workspaceId, params.id ?? ''),
+  });
   const models = await readCatalogueModels(workspaceId);
   const made = await showPlan(workspaceId, params.id ?? '', shownPlanOf(plan, models, withPrices), days);
   if (made === null) return notFound();

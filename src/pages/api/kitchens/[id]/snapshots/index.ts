@@ -1,7 +1,9 @@
 import type { APIContext } from 'astro';
 import { MAX_SNAPSHOTS } from '../../../../../core/formats/workspaceFile';
 import { readOwnNames } from '../../../../../server/catalogue';
-import { answering, full, json, notFound, readBody } from '../../../../../server/http';
+import { answering, full, json, notFound } from '../../../../../server/http';
+import { requireKitchen } from '../../../../../server/kitchens';
+import { readBody } from '../../../../../server/readBody';
 import { addSnapshot, listSnapshots } from '../../../../../server/snapshots';
 
 export const GET = answering(async ({ params, locals }: APIContext) => {
@@ -11,7 +13,10 @@ export const GET = answering(async ({ params, locals }: APIContext) => {
 
 export const POST = answering(async ({ request, params, locals }: APIContext) => {
   const { workspaceId } = locals;
-  const body = await readBody(request, 'snapshot', () => readOwnNames(workspaceId));
+  const body = await readBody(request, 'snapshot', {
+    first: () => requireKitchen(workspaceId, params.id ?? ''),
+    own: () => readOwnNames(workspaceId),
+  });
   const done = await addSnapshot(workspaceId, params.id ?? '', body);
   if (done === null) return notFound();
   if (done === 'full')

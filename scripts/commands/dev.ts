@@ -1,12 +1,13 @@
-// npm run dev: the database of npm start, brought up to date, and pages made anew as their sources change.
+// npm run dev: the database of npm start, brought up to date, and pages rebuilt as their sources change.
 import { join } from 'node:path';
 import { execa } from 'execa';
 import { root } from '../lib/paths.mjs';
-import { bringUpToDate, openFor } from '../lib/prepare.mjs';
+import { bringUpToDate, openFor } from '../lib/prepare';
+import type { Stops } from '../lib/stops.mjs';
 
 const cluster = process.env.SCABBARD_CLUSTER ?? 'app';
 
-export default async function (stops) {
+export default async function dev(stops: Stops): Promise<void> {
   const opened = await openFor(cluster, 'scabbard', { stops, keep: true });
   await bringUpToDate(opened, cluster);
   const astro = execa(process.execPath, [join(root, 'node_modules', 'astro', 'astro.js'), 'dev'], {
@@ -15,6 +16,6 @@ export default async function (stops) {
     stdio: 'inherit',
     reject: false,
   });
-  stops.push(async () => void astro.kill());
+  stops.push(() => Promise.resolve(void astro.kill()));
   await astro;
 }

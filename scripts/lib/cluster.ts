@@ -20,13 +20,17 @@ import { withLock } from './lock.mjs';
 import { checkoutName, dataFolder } from './paths.mjs';
 import { nextFree } from './ports.mjs';
 import { answers, dropStalePid, isAlive, readRunning } from './postmaster.mjs';
-import { ensureDatabase, urlsOf } from './roles.mjs';
+import { checkPassword, ensureDatabase, urlsOf, type DatabaseUrls } from './roles';
 import { run, succeeds } from './run.mjs';
 import { say, Stop } from './say.mjs';
+import type { Stops } from './stops.mjs';
 
 const FIRST_PORT = 54_320;
 
-function findBinaries() {
+/** The user that PostgreSQL runs as; empty for ourselves. */
+type ServerUser = { uid: number; gid: number } | { uid?: undefined; gid?: undefined };
+
+function findBinaries(): string | null {
   const base = '/usr/lib/postgresql';
   const versions = existsSync(base) ? readdirSync(base).sort((a, b) => Number(b) - Number(a)) : [];
   const debian = versions.map((version) => join(base, version, 'bin')).find((bin) => existsSync(join(bin, 'initdb')));
@@ -35,7 +39,7 @@ function findBinaries() {
   return onPath ?? null;
 }
 
-async function ensureBinaries() {
+async function ensureBinaries(): Promise<string> {
   const found = findBinaries();
   if (found) return found;
   await installDebian(['postgresql'], 'PostgreSQL');
@@ -45,9 +49,9 @@ async function ensureBinaries() {
 }
 
 /** The user that runs the server: ourselves, or Debian's `postgres` when we are root (the server refuses root). */
-function serverUser() {
+function serverUser(): ServerUser {
   if (process.getuid?.() !== 0) return {};
-  const id = (flag) => Number(execaSync('id', [flag, 'postgres'], { reject: false }).stdout || NaN);
+  const id = (flag: string) => Number(execaSync('id', [flag, 'postgres'], { reject: false }).stdout || NaN);
   const uid = id('-u');
   const gid = id('-g');
   if (!uid || !gid)
@@ -58,7 +62,7 @@ function serverUser() {
 }
 
 /** Where the cluster may live: under .data, or, where its user may not enter the checkout, under /var/lib. */
-function clusterFolder(name, user) {
+function clusterFolder(name: string, user: ServerUser): string {
   const inside = join(dataFolder, name);
   mkdirSync(inside, { recursive: true });
   if (user.uid === undefined) return join(inside, 'cluster');
@@ -69,23 +73,22 @@ function clusterFolder(name, user) {
 }
 
 /** Whether a folder holds a database: such a folder is never removed. */
-const holdsDatabase = (folder) => existsSync(join(folder, 'PG_VERSION'));
+const holdsDatabase = (folder: string) => existsSync(join(folder, 'PG_VERSION'));
 
-function newPassword(passwordFile) {
+function newPassword(passwordFile: string): string {
   const password = randomBytes(24).toString('hex');
   writeFileSync(passwordFile, password, { mode: 0o600 });
   chmodSync(passwordFile, 0o600);
   return password;
 }
 
-/** Makes the cluster beside its place and moves it there once it is whole, so that what stands there is always whole. */
-async function create(bin, folder, user, passwordFile) {
+/** Makes the cluster beside its folder and moves it there once it is whole, so that what stands there is always whole. Throws {@link Stop} where something else stands there. */
+async function create(bin: string, folder: string, user: ServerUser, passwordFile: string): Promise<void> {
+  if (existsSync(folder) && readdirSync(folder).length > 0)
+    throw new Stop(
+      `${folder} is not empty, but the file PG_VERSION that marks a database is missing. Nothing was changed. If this is your database, put PG_VERSION back (one line with the major version, as in /usr/lib/postgresql/<version>) or copy the folder back from where it was moved. If you want to start with an empty database, move the folder away and start again; npm run restore -- FILE then reads a backup.`,
+    );
   say('• creating the database cluster…');
-  if (existsSync(folder) && readdirSync(folder).length > 0) {
-    const aside = `${folder}.aside-${Date.now()}`;
-    renameSync(folder, aside);
-    say(`  what stood in ${folder} is no database; it was moved to ${aside}`);
-  }
   rmSync(folder, { recursive: true, force: true });
   const fresh = `${folder}.fresh`;
   // an attempt that was cut off left this behind; no server ever ran on it
@@ -108,7 +111,7 @@ async function create(bin, folder, user, passwordFile) {
 }
 
 /** Gives the database a new password where the file with the old one is gone: by its own single-user mode, which asks for none. */
-function resetPassword(bin, folder, user, passwordFile) {
+function resetPassword(bin: string, folder: string, user: ServerUser, passwordFile: string): void {
   say('• the database’s password file is gone: setting a new password…');
   const password = newPassword(passwordFile);
   const { failed, stderr } = execaSync(join(bin, 'postgres'), ['--single', '-D', folder, 'postgres'], {
@@ -125,29 +128,32 @@ function resetPassword(bin, folder, user, passwordFile) {
 }
 
 /** A cluster that can be started and whose password is known. */
-async function ensureCluster(bin, folder, user, passwordFile) {
+async function ensureCluster(bin: string, folder: string, user: ServerUser, passwordFile: string): Promise<void> {
   if (!holdsDatabase(folder)) await create(bin, folder, user, passwordFile);
   else if (!existsSync(passwordFile) || readFileSync(passwordFile, 'utf8').trim() === '')
     resetPassword(bin, folder, user, passwordFile);
 }
+
+/** Connections the private database takes: enough for the pools of a server process on each of a dozen cores, and for commands beside them. */
+const MAX_CONNECTIONS = 100;
 
 /** How often, and how long apart in ms, a start is tried: what is left of a killed server holds its memory for a moment. */
 const STARTS = { tries: 12, apart: 500 };
 
 /** A server needs some room of its own to start, bytes. */
 const LEAST_ROOM = 4_000_000;
-function hasNoRoom(folder) {
+function hasNoRoom(folder: string): boolean {
   const { bavail, bsize } = statfsSync(folder);
   return bavail * bsize < LEAST_ROOM;
 }
 
-async function startServer(bin, folder, user, port) {
+async function startServer(bin: string, folder: string, user: ServerUser, port: number): Promise<void> {
   const log = join(folder, 'server.log');
   const settings = [
     `-p ${port}`,
     "-c listen_addresses='127.0.0.1'",
     "-c unix_socket_directories=''",
-    '-c max_connections=40',
+    `-c max_connections=${MAX_CONNECTIONS}`,
     '-c log_min_messages=fatal',
   ].join(' ');
   for (let tries = 1; ; tries++) {
@@ -173,13 +179,13 @@ async function startServer(bin, folder, user, port) {
 }
 
 /** The port remembered from the last time, where that makes sense. */
-function rememberedPort(portFile) {
+function rememberedPort(portFile: string): number {
   const port = existsSync(portFile) ? Number(readFileSync(portFile, 'utf8')) : NaN;
   return Number.isInteger(port) && port >= 1024 && port <= 65_000 ? port : FIRST_PORT;
 }
 
 /** Starts the server where none runs; returns its port. */
-async function ensureRunning(bin, folder, user, portFile) {
+async function ensureRunning(bin: string, folder: string, user: ServerUser, portFile: string): Promise<number> {
   const running = readRunning(folder);
   if (running?.port && (await answers(running.port))) return running.port;
   const port = await nextFree(rememberedPort(portFile));
@@ -189,7 +195,7 @@ async function ensureRunning(bin, folder, user, portFile) {
 }
 
 /** Commands that use a cluster leave their process number; the last one out stops the server. */
-function users(folder) {
+function users(folder: string) {
   mkdirSync(folder, { recursive: true });
   const others = () =>
     readdirSync(folder)
@@ -204,10 +210,10 @@ function users(folder) {
 }
 
 /** How often it is looked whether the database still runs, ms. */
-const LOOK_EVERY = 1_000;
+const LOOK_EVERY = 500;
 
 /** Brings the server back on its port whenever it is gone; returns what ends that. */
-function watch(bin, folder, user, port) {
+function watch(bin: string, folder: string, user: ServerUser, port: number): () => Promise<void> {
   let ended = false;
   const done = (async () => {
     while (!ended) {
@@ -217,13 +223,27 @@ function watch(bin, folder, user, port) {
         if (ended || (await answers(port))) return;
         await startServer(bin, folder, user, port);
         say('• the database had stopped; it was started again');
-      }).catch((error) => say(`• the database has stopped and does not start: ${error.message}`));
+      }).catch((error: unknown) => say(`• the database has stopped and does not start: ${String(error)}`));
     }
   })();
   return async () => {
     ended = true;
     await done;
   };
+}
+
+export interface Opening {
+  /** What ends whatever is started is added here. */
+  stops: Stops;
+  /** Whether the database is started again whenever it ends. */
+  keep?: boolean;
+}
+
+/** An open database: where PostgreSQL's programs are, and its addresses. */
+export interface Opened extends DatabaseUrls {
+  bin: string;
+  /** File with the process id of the private server; null for a database of one's own. */
+  pidFile: string | null;
 }
 
 /** Where PostgreSQL's own programs are. */
@@ -234,7 +254,7 @@ export const databasePrograms = ensureBinaries;
  * `ownerUrl` for changes of its tables, `adminUrl` for its superuser. What ends it (unless another command still uses it) is added to `stops`;
  * with `keep` it is brought back whenever it dies until then.
  */
-export async function openDatabase(name, database, { stops, keep = false }) {
+export async function openDatabase(name: string, database: string, { stops, keep = false }: Opening): Promise<Opened> {
   const bin = await ensureBinaries();
   const user = serverUser();
   const folder = clusterFolder(name, user);
@@ -261,6 +281,7 @@ export async function openDatabase(name, database, { stops, keep = false }) {
       `The database runs, and the file with its password, ${passwordFile}, is gone. Stop the other command that uses it and start again: a new password is set then, and nothing is lost.`,
     );
   const secret = readFileSync(passwordFile, 'utf8').trim();
+  await checkPassword(bin, secret, port, passwordFile);
   await ensureDatabase(bin, secret, port, database);
   if (keep) stops.push(watch(bin, folder, user, port));
   return { bin, pidFile: join(folder, 'postmaster.pid'), ...urlsOf(secret, port, database) };

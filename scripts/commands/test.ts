@@ -4,11 +4,12 @@ import { execa } from 'execa';
 import { ensureChromium } from '../lib/chromium.mjs';
 import { dataFolder, root } from '../lib/paths.mjs';
 import { nextFree } from '../lib/ports.mjs';
-import { prepare } from '../lib/prepare.mjs';
+import { prepare } from '../lib/prepare';
 import { say } from '../lib/say.mjs';
-import { serve } from '../lib/serve.mjs';
+import type { Stops } from '../lib/stops.mjs';
+import { serve } from '../server/supervise';
 
-export default async function (stops) {
+export default async function test(stops: Stops): Promise<void> {
   await ensureChromium();
   const { url, ownerUrl, entry } = await prepare({ cluster: 'test', database: 'scabbard_test', stops });
   const log = join(dataFolder, 'test', 'log', 'server.log');
@@ -24,9 +25,15 @@ export default async function (stops) {
       stdout: 'inherit',
       stderr: 'inherit',
       reject: false,
-      env: { SCABBARD_ADDRESS: server.address, SCABBARD_OWNER_URL: ownerUrl, SCABBARD_LOG: log, DATABASE_URL: '' },
+      env: {
+        SCABBARD_ADDRESS: server.address,
+        SCABBARD_ENTRY: entry,
+        SCABBARD_OWNER_URL: ownerUrl,
+        SCABBARD_LOG: log,
+        DATABASE_URL: '',
+      },
     },
   );
-  stops.push(async () => void vitest.kill());
+  stops.push(() => Promise.resolve(void vitest.kill()));
   process.exitCode = (await vitest).exitCode ?? 1;
 }

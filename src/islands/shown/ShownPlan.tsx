@@ -9,7 +9,7 @@ import { STEP_WORDS } from '../../core/formats/stepWords';
 import { placedDrawing } from '../shared/KnifeDrawing';
 import { Shapes } from '../shared/Shapes';
 import { taskName, typeName, writingIn } from '../shared/words';
-import css from './ShownPlanView.module.css';
+import css from './ShownPlan.module.css';
 
 /** A tool is drawn no larger than this beside the knives, mm. */
 const TOOL_MM = 90;
@@ -35,7 +35,7 @@ function Picture({ blade, step, wide }: { blade: BladeModel | undefined; step: P
   );
 }
 
-interface Props {
+export interface ShownPlanProps {
   shown: ShownPlan;
   on: Date;
   until: Date;
@@ -43,44 +43,33 @@ interface Props {
   language: string;
 }
 
-/** A plan for whoever has its link: rendered once, on the server; it needs no script to read. */
-export function ShownPlanView({ shown, on, until, language }: Props) {
-  const { plan, blades, withPrices } = shown;
-  const { percent, day, money: write } = writingIn(language);
-  const money = (amount: number) => write(amount, plan.currency);
-  const bladeOf = (step: PlanStep) => blades.find(({ id }) => id === step.model) ?? usualBlade(step);
-  const wide = Math.max(200, ...plan.steps.flatMap((step) => bladeOf(step) ?? []).map(overallMm));
-  const groups = [
-    { name: 'Needs', steps: plan.steps.filter((step) => step.need === 'need') },
-    { name: 'Wants', steps: plan.steps.filter((step) => step.need === 'want') },
-  ].filter(({ steps }) => steps.length > 0);
+/** The steps of a plan in the two groups that are shown. */
+export const shownGroups = ({ steps }: ShownPlan['plan']) =>
+  [
+    { name: 'Needs', steps: steps.filter((step) => step.need === 'need') },
+    { name: 'Wants', steps: steps.filter((step) => step.need === 'want') },
+  ].filter((group) => group.steps.length > 0);
+
+/** What the kit is and what it reaches. */
+export function ShownPlanHead({ shown: { plan, withPrices }, language }: ShownPlanProps) {
+  const { percent, money } = writingIn(language);
   return (
-    <main id="main" className={css.page}>
-      <header>
-        <h1>{plan.kitchen}</h1>
-        <p>
-          A knife kit in buying order. {percent(plan.coverage.now)} of the cutting here is done well today,{' '}
-          {percent(plan.coverage.needs)} with the needs, {percent(plan.coverage.all)} with everything
-          {withPrices && `, for ${money(plan.spent)}`}.
-        </p>
-      </header>
-      {groups.map(({ name, steps }) => (
-        <section key={name} aria-label={name}>
-          <h2>{name}</h2>
-          <ol className={css.steps}>
-            {steps.map((step) => (
-              <Step
-                key={step.order}
-                step={step}
-                blade={bladeOf(step)}
-                wide={wide}
-                withPrices={withPrices}
-                money={money}
-              />
-            ))}
-          </ol>
-        </section>
-      ))}
+    <header>
+      <h1>{plan.kitchen}</h1>
+      <p>
+        A knife kit in buying order. {percent(plan.coverage.now)} of the cutting here is done well today,{' '}
+        {percent(plan.coverage.needs)} with the needs, {percent(plan.coverage.all)} with everything
+        {withPrices && `, for ${money(plan.spent, plan.currency)}`}.
+      </p>
+    </header>
+  );
+}
+
+/** What stays badly served, and how long the page is there. */
+export function ShownPlanFoot({ shown: { plan }, on, until, language }: ShownPlanProps) {
+  const { day } = writingIn(language);
+  return (
+    <>
       {plan.steps.length === 0 && <p>Nothing to buy: what is there does the work.</p>}
       {plan.unserved.length > 0 && (
         <section>
@@ -100,26 +89,34 @@ export function ShownPlanView({ shown, on, until, language }: Props) {
           same work. Figures are estimates.
         </p>
       </footer>
-    </main>
+    </>
   );
 }
 
-interface StepProps {
-  step: PlanStep;
-  blade: ReturnType<typeof usualBlade>;
-  wide: number;
-  withPrices: boolean;
-  money: (amount: number) => string;
+/** The blade that a step shows. */
+const bladeOf = ({ blades }: ShownPlan, step: PlanStep) =>
+  blades.find(({ id }) => id === step.model) ?? usualBlade(step);
+
+/** Width of every picture of a plan, mm. Worked out once for a plan, as every step needs it. */
+const widths = new WeakMap<ShownPlan, number>();
+function widthOf(shown: ShownPlan): number {
+  const known = widths.get(shown);
+  if (known !== undefined) return known;
+  const wide = Math.max(200, ...shown.plan.steps.flatMap((step) => bladeOf(shown, step) ?? []).map(overallMm));
+  widths.set(shown, wide);
+  return wide;
 }
 
-function Step({ step, blade, wide, withPrices, money }: StepProps) {
+/** One step: its picture, what to do, and why. */
+export function ShownStep({ shown, step, language }: ShownPlanProps & { step: PlanStep }) {
+  const { money } = writingIn(language);
   const beside = [
     ...(step.maker && step.maker !== 'Unknown' ? [`such as ${step.maker} ${step.name}`] : []),
-    ...(withPrices && step.action !== 'retire' ? [money(step.price)] : []),
+    ...(shown.withPrices && step.action !== 'retire' ? [money(step.price, shown.plan.currency)] : []),
   ];
   return (
     <li value={step.order}>
-      <Picture blade={blade} step={step} wide={wide} />
+      <Picture blade={bladeOf(shown, step)} step={step} wide={widthOf(shown)} />
       <div>
         <h3>
           <span className="figure">{step.order}</span> {STEP_WORDS[step.action]}:{' '}

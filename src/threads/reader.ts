@@ -1,4 +1,4 @@
 // The program of the threads that read long bodies.
-import { readHere } from './reading';
+import { readHere } from '../server/reading';
 
 export default readHere;

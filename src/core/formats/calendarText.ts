@@ -1,0 +1,34 @@
+import ical from 'ical-generator';
+import { daysLater } from '../calendar/day';
+import type { SharpeningDay } from './sharpeningDays';
+
+/** What a calendar is made of. */
+export interface CalendarMade {
+  /** Name of the kitchen. */
+  kitchen: string;
+  /** Id of the kitchen: entries keep their ids whenever the calendar is made, so that reading it again changes them and adds none. */
+  id: string;
+  days: readonly SharpeningDay[];
+  /** When the days were worked out, ISO 8601. */
+  made: string;
+}
+
+/** Days of sharpening as iCalendar text: one whole-day entry each. */
+export function calendarOf({ kitchen, id, days, made }: CalendarMade): string {
+  const calendar = ical({
+    // a name is one line: readers take what follows a line break for something else
+    name: `Edges: ${kitchen.replace(/\s+/g, ' ').trim()}`,
+    prodId: { company: 'Scabbard', product: 'Edges', language: 'EN' },
+  });
+  for (const { date, title, why } of days)
+    calendar.createEvent({
+      id: `${id}-${date}@scabbard`,
+      start: `${date}T00:00:00Z`,
+      end: `${daysLater(date, 1)}T00:00:00Z`,
+      allDay: true,
+      stamp: made,
+      summary: title.replace(/\s+/g, ' '),
+      description: why,
+    });
+  return calendar.toString();
+}
