@@ -20,7 +20,8 @@ let stores: typeof import('../src/server/kitchens') &
   typeof import('../src/server/edgeCalendars') &
   typeof import('../src/server/corrections') &
   typeof import('../src/server/catalogue') &
-  typeof import('../src/server/transfer');
+  typeof import('../src/server/transfer') &
+  typeof import('../src/server/importing');
 
 beforeAll(async () => {
   process.env.DATABASE_URL = process.env.SCABBARD_OWNER_URL;
@@ -33,8 +34,24 @@ beforeAll(async () => {
     ...(await import('../src/server/corrections')),
     ...(await import('../src/server/catalogue')),
     ...(await import('../src/server/transfer')),
+    ...(await import('../src/server/importing')),
   };
 });
+
+/** Imports a file whose text comes in pieces of so many bytes. */
+async function imported(workspace: string, file: string | object, piece = 997) {
+  const bytes = Buffer.from(typeof file === 'string' ? file : JSON.stringify(file));
+  async function* pieces() {
+    for (let at = 0; at < bytes.length; at += piece) yield await Promise.resolve(bytes.subarray(at, at + piece));
+  }
+  return stores.importWorkspace(pieces(), workspace, () => Promise.resolve(workspace));
+}
+/** Everything in a workspace as the text of its file. */
+async function textOf(workspace: string): Promise<string> {
+  const pieces: Uint8Array[] = [];
+  for await (const piece of stores.workspaceText(workspace)) pieces.push(piece);
+  return Buffer.concat(pieces).toString('utf8');
+}
 
 const newWorkspace = async () => (await stores.createWorkspace()).id;
 async function newKitchen(workspace: string, file = named('Quay')): Promise<string> {
@@ -114,12 +131,12 @@ describe('a kitchen', () => {
     const workspace = await newWorkspace();
     const file = { format: 'scabbard.workspace' as const, version: 1 as const, models: [] };
     const kitchens = Array.from({ length: MAX_KITCHENS - 2 }, (_, i) => ({ kitchen: named(`k${i}`), kept: [] }));
-    expect(await stores.takeOver(workspace, { ...file, kitchens })).toMatchObject({ kitchens: MAX_KITCHENS - 2 });
+    expect(await imported(workspace, { ...file, kitchens })).toMatchObject({ kitchens: MAX_KITCHENS - 2 });
     const made = await Promise.all(Array.from({ length: 5 }, () => stores.createKitchen(workspace, named('more'))));
     expect(made.filter((each) => each === 'full')).toHaveLength(3);
     expect(await stores.listKitchens(workspace)).toHaveLength(MAX_KITCHENS);
     // all of a file or nothing of it
-    expect(await stores.takeOver(workspace, { ...file, kitchens: kitchens.slice(0, 1) })).toBe('full');
+    expect(await imported(workspace, { ...file, kitchens: kitchens.slice(0, 1) })).toBe('full');
     expect(await stores.listKitchens(workspace)).toHaveLength(MAX_KITCHENS);
   });
 });
@@ -278,13 +295,17 @@ describe('a workspace', () => {
     const id = await newKitchen(mine, file);
     await stores.addSnapshot(mine, id, { kind: 'snapshot', name: 'before', kitchen: named('before') });
     await stores.remember(mine, { words: 'samphire', task: null });
-    const textOf = async (workspace: string) => {
-      const pieces: Uint8Array[] = [];
-      for await (const piece of stores.workspaceText(workspace)) pieces.push(piece);
-      return Buffer.concat(pieces).toString('utf8');
-    };
     const text = await textOf(mine);
-    expect(await stores.takeOver(theirs, workspaceFileSchema.parse(JSON.parse(text)))).toMatchObject({ kitchens: 1 });
+    expect(await imported(theirs, text)).toMatchObject({ kitchens: 1 });
     expect(await textOf(theirs)).toBe(text);
+    // a second try doubles nothing, and two kitchens alike stay two
+    expect(await imported(theirs, text)).toMatchObject({ kitchens: 0, already: 1 });
+    await newKitchen(mine, file);
+    const twice = await newKitchen(mine, file);
+    expect(twice).not.toBe(id);
+    expect(await imported(theirs, await textOf(mine))).toMatchObject({ kitchens: 2, already: 1 });
+    expect(await imported(theirs, await textOf(mine))).toMatchObject({ kitchens: 0, already: 3 });
+    expect(await stores.listKitchens(theirs)).toHaveLength(3);
+    expect(workspaceFileSchema.safeParse(JSON.parse(await textOf(theirs))).success).toBe(true);
   });
 });

@@ -62,6 +62,6 @@ const [app] = (
 if (app)
   await db.execute(sql`
     grant usage on schema public to scabbard_app;
-    grant select, insert, update, delete on workspace, workspace_key, workspace_model, kitchen, kept, recipe_correction, shown_plan, edge_calendar to scabbard_app;
+    grant select, insert, update, delete on workspace, workspace_key, workspace_model, kitchen, kept, recipe_correction, shown_plan, edge_calendar, import_part to scabbard_app;
     grant select on catalogue_model, sample_kitchen to scabbard_app;`);
 await pool.end();

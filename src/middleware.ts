@@ -42,6 +42,7 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
       });
   };
   locals.workspaceId = found ?? NOBODY;
+  locals.token = (found && token) ?? '';
   locals.hasWorkspace = found !== null;
   locals.setKey = setKey;
   locals.ownWorkspace = async () => {
@@ -49,6 +50,7 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
     checkMaking(clientOf(request));
     const made = await createWorkspace();
     setKey(made.token);
+    locals.token = made.token;
     return (locals.workspaceId = made.id);
   };
   // a page renews the cookie: it ends a year after the last visit, not after the first

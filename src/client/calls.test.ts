@@ -9,7 +9,7 @@ import { Refused, refusal, versionIn } from './http';
 import { createKitchen, deleteKitchen, fetchKitchen, renameKitchen, restoreKitchen } from './kitchens';
 import { fetchPaper, fetchWall } from './paper';
 import { simulatedScale } from './scale';
-import { fetchDeleted, forgetEverything, newRecoveryCode, openWithCode, takeWorkspace } from './workspace';
+import { fetchDeleted, forgetEverything, newRecoveryCode, openWithCode, importWorkspace } from './workspace';
 
 /** What pages ask of the server: where, how, and what they make of its answers. */
 
@@ -88,10 +88,45 @@ describe('a workspace', () => {
     expect(sent[0]?.body).toEqual({ code: 'ABCDE', leave: true });
     await forgetEverything();
     expect(sent[1]).toMatchObject({ url: '/api/workspace', method: 'DELETE' });
-    answering({ kitchens: 2, models: { added: 1, replaced: 0, skipped: 3 } });
-    expect(await takeWorkspace({ any: 1 })).toMatchObject({ kitchens: 2 });
     answering({ kitchens: [{ id: 'k', name: 'Weir', deletedAt: '2031-01-01T00:00:00Z' }] });
     expect((await fetchDeleted()).map(({ name }) => name)).toEqual(['Weir']);
+  });
+
+  test('is imported from its file, however long that takes, with how much was sent; it can be stopped', async () => {
+    const begun: FakeUpload[] = [];
+    /** As much of XMLHttpRequest as an upload needs; the test says what comes back. */
+    class FakeUpload {
+      upload: { onprogress?: (sent: { loaded: number; total: number }) => void } = {};
+      status = 0;
+      responseText = '';
+      onload = () => undefined as unknown;
+      onabort = () => undefined as unknown;
+      open = vi.fn();
+      setRequestHeader = vi.fn();
+      send = vi.fn(() => begun.push(this));
+      abort = () => this.onabort();
+      answer(status: number, body: unknown) {
+        this.status = status;
+        this.responseText = JSON.stringify(body);
+        this.onload();
+      }
+    }
+    vi.stubGlobal('XMLHttpRequest', FakeUpload);
+    const shares: number[] = [];
+    const stop = new AbortController();
+    const send = () => importWorkspace(new Blob(['{}']), { onProgress: (s) => shares.push(s), signal: stop.signal });
+    const done = send();
+    begun[0]?.upload.onprogress?.({ loaded: 1, total: 4 });
+    begun[0]?.answer(201, { kitchens: 2, already: 1, models: { added: 1, replaced: 0, skipped: 3 } });
+    expect(await done).toMatchObject({ kitchens: 2, already: 1 });
+    expect(begun[0]?.open).toHaveBeenCalledWith('POST', '/api/workspace');
+    expect(shares).toEqual([0.25]);
+    const refused = send();
+    begun[1]?.answer(422, { detail: 'One thing is wrong', faults: [{ path: 'kitchens[0]', message: 'is odd' }] });
+    await expect(refused).rejects.toMatchObject({ status: 422, faults: [{ path: 'kitchens[0]', message: 'is odd' }] });
+    const stopped = send();
+    stop.abort();
+    await expect(stopped).rejects.toThrow('Nothing was changed');
   });
 
   test('remembers how lines of recipes are read, by their words', async () => {

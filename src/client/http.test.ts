@@ -47,3 +47,16 @@ test('a server that is away, or answers nonsense, is told in plain words', async
   const odd = await why(ask(number, '/a'));
   expect([odd.status, odd.message]).toEqual([502, 'The server answered 502. Try again.']);
 });
+
+test('what only reads is asked again while the server is busy; what changes something is not', async () => {
+  const busy = () => new Response('{"detail":"Busy."}', { status: 503, headers: { 'retry-after': '0.01' } });
+  let left = 2;
+  const fake = answers(() => Promise.resolve(left-- > 0 ? busy() : new Response('7')));
+  expect(await ask(number, '/a')).toBe(7);
+  expect(fake).toHaveBeenCalledTimes(3);
+  left = 9;
+  expect((await why(ask(number, '/a'))).status).toBe(503);
+  expect(fake).toHaveBeenCalledTimes(6);
+  expect((await why(ask(number, '/a', 'PUT', {}))).message).toBe('Busy.');
+  expect(fake).toHaveBeenCalledTimes(7);
+});

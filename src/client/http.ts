@@ -13,19 +13,33 @@ export class Refused extends Error {
 
 /** Longest wait for an answer, ms: one that hangs is as good as none. */
 const MOST_MS = 12_000;
+/** Reading is tried so often where the server says that it is busy, and so long is waited at most, ms. */
+const TRIES = { most: 3, waitMs: 3_000 };
 
 /** Asks our own server; `read` parses what comes back. Throws {@link Refused} with the server's reason. */
 export async function ask<T>(read: (answer: unknown) => T, url: string, method = 'GET', body?: unknown): Promise<T> {
-  const response = await fetch(url, {
+  const signal = AbortSignal.timeout(MOST_MS);
+  const init = {
     method,
-    signal: AbortSignal.timeout(MOST_MS),
+    signal,
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  }).catch(() => {
-    throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
-  });
+  };
+  const response = await answered(url, init);
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return read(answer);
   throw refusal(response.status, answer);
+}
+
+/** The answer to a request; what only reads is asked again while the server is busy. */
+async function answered(url: string, init: RequestInit): Promise<Response> {
+  for (let tried = 1; ; tried++) {
+    const response = await fetch(url, init).catch(() => {
+      throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
+    });
+    if (response.status !== 503 || init.method !== 'GET' || tried >= TRIES.most) return response;
+    const wait = Math.min(TRIES.waitMs, 1000 * (Number(response.headers.get('retry-after')) || 1));
+    await new Promise((resolve) => setTimeout(resolve, wait));
+  }
 }
 
 // The answers every page waits for are read without the validation library, which need not be loaded for them.

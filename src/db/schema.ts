@@ -153,6 +153,31 @@ export const edgeCalendar = pgTable(
   (table) => [index('edge_calendar_workspace').on(table.workspaceId)],
 );
 
+/**
+ * Parts of a workspace file that is being imported, kept until the whole file is read: `position` is that of the kitchen in the file, `beside` that of
+ * a snapshot or scenario beside it (0 for the kitchen itself).
+ */
+export const importPart = pgTable(
+  'import_part',
+  {
+    importId: uuid('import_id').notNull(),
+    workspaceId: uuid('workspace_id')
+      .notNull()
+      .references(() => workspace.id, { onDelete: 'cascade' }),
+    position: integer('position').notNull(),
+    beside: integer('beside').notNull(),
+    kind: text('kind', { enum: ['kitchen', 'snapshot', 'scenario'] }).notNull(),
+    name: text('name').notNull(),
+    at: timestamp('at', { withTimezone: true }),
+    document: jsonb('document').$type<KitchenFile>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.importId, table.position, table.beside] }),
+    index('import_part_workspace').on(table.workspaceId),
+  ],
+);
+
 /** Sample kitchens anyone may open a copy of. */
 export const sampleKitchen = pgTable('sample_kitchen', {
   id: text('id').primaryKey(),

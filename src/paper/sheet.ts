@@ -113,7 +113,9 @@ export class Sheets {
   private count(words: string): void {
     this.characters += words.length;
     if (this.characters > MOST_TEXT)
-      throw new Unprintable('This is too much text for paper: choose fewer sheets or shorten the names in this kitchen.');
+      throw new Unprintable(
+        'This is too much text for paper: choose fewer sheets or shorten the names in this kitchen.',
+      );
   }
 
   /** A line between two points; `dash` in mm. */

@@ -10,12 +10,7 @@ import { MAX_SHARPENING_DAYS, sharpeningDaysSchema } from '../core/formats/sharp
 import { placedSchema, placeSchema } from '../core/formats/storageFile';
 import { MAX_SHOWN_DAYS } from '../core/formats/shownPlan';
 import { kitchenFileSchema, MAX_FILE_BYTES, MAX_VALUES, type KitchenFile } from '../core/formats/kitchenFile';
-import {
-  MAX_WORDS,
-  MAX_WORKSPACE_BYTES,
-  MAX_WORKSPACE_VALUES,
-  workspaceFileSchema,
-} from '../core/formats/workspaceFile';
+import { correctionsSchema, keptSchema, MAX_CORRECTIONS, MAX_WORDS } from '../core/formats/workspaceFile';
 import { wallSheetSchema } from '../core/formats/wallSheet';
 import { checkIds, knownModels } from '../core/kitchen/ids';
 import { z } from '../core/zod';
@@ -93,6 +88,7 @@ const id = z.string().max(80);
 /** PostgreSQL counts versions in four bytes. */
 const version = z.number().int().positive().max(2_147_483_646);
 const kitchenRoom = { bytes: MAX_FILE_BYTES + 1024, values: MAX_VALUES };
+const importRoom = { bytes: 0, values: MAX_VALUES + 10 };
 const little = { bytes: 4096, values: 100 };
 const theKitchen = ({ kitchen }: { kitchen: KitchenFile }): Brought => ({ kitchens: [{ path: 'kitchen', kitchen }] });
 
@@ -134,17 +130,44 @@ export const BODIES = {
       return { models, duplicates };
     },
   } satisfies Reader<{ models: BladeModel[]; duplicates: 'skip' | 'replace' }>,
-  workspace: reader(
-    workspaceFileSchema,
-    { bytes: MAX_WORKSPACE_BYTES, values: MAX_WORKSPACE_VALUES },
-    ({ models, kitchens }) => ({
-      models,
-      kitchens: kitchens.flatMap(({ kitchen, kept }, i) => [
-        { path: `kitchens[${i}].kitchen`, kitchen },
-        ...kept.map((beside, j) => ({ path: `kitchens[${i}].kept[${j}].kitchen`, kitchen: beside.kitchen })),
-      ]),
-    }),
-  ),
+  /** Parts of a workspace file, read one by one. */
+  importedModels: {
+    bytes: 0,
+    read: (text) => {
+      const faults = new Faults();
+      const models = readModels(
+        z
+          .array(z.unknown())
+          .max(MAX_MODELS)
+          .parse(parseJson(text, 40 * MAX_MODELS)),
+        faults,
+      );
+      faults.throwAny();
+      return models;
+    },
+  } satisfies Reader<BladeModel[]>,
+  importedKitchen: reader(kitchenFileSchema, importRoom, (kitchen) => ({ kitchens: [{ path: '', kitchen }] })),
+  importedKept: reader(keptSchema, importRoom, theKitchen),
+  /** The same where the models that kitchens may name are not known yet. */
+  importedKitchenShape: reader(kitchenFileSchema, importRoom),
+  importedKeptShape: reader(keptSchema, importRoom),
+  importedCorrections: {
+    bytes: 0,
+    read: (text) => {
+      const corrections = z.array(z.unknown()).parse(parseJson(text, 5 * MAX_CORRECTIONS));
+      const parsed = correctionsSchema.safeParse(corrections);
+      if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
+      const faults = new Faults();
+      const seen = new Set<string>();
+      parsed.data.forEach(({ words, task }, i) => {
+        if (task !== null) faults.check(`[${i}].task`, task, reference.tasks, 'task');
+        if (seen.has(words)) faults.add(`[${i}].words`, () => `${words} is listed twice; keep one of the two`);
+        seen.add(words);
+      });
+      faults.throwAny();
+      return parsed.data;
+    },
+  } satisfies Reader<{ words: string; task: string | null }[]>,
   correction: {
     bytes: 2048,
     read: (text) => {

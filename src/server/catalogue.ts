@@ -1,9 +1,10 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import type { BladeModel } from '../core/blade/schema';
 import { MAX_MODELS } from '../core/formats/catalogueFile';
 import type { Transaction } from '../db/connect';
-import { catalogueModel, kitchen, workspaceModel } from '../db/schema';
+import { catalogueModel, workspaceModel } from '../db/schema';
 import { database } from './database';
+import { usersOf } from './usedModels';
 import { inWorkspace, NoRoom } from './workspaces';
 
 /** How long the shipped catalogue is taken as it was read, ms: it changes only when a release is started. */
@@ -94,22 +95,16 @@ export async function addModels(
   };
 }
 
-/** Removes one of the workspace's models; names of kitchens that still use it when it may not go, null when there is none. */
-export async function deleteOwnModel(workspaceId: string, id: string): Promise<true | { usedBy: string[] } | null> {
-  const users = await database()
-    .select({ name: kitchen.name })
-    .from(kitchen)
-    .where(
-      and(
-        eq(kitchen.workspaceId, workspaceId),
-        isNull(kitchen.deletedAt),
-        sql`strpos(${kitchen.document}::text, ${JSON.stringify(id)}) > 0`,
-      ),
-    );
-  if (users.length > 0) return { usedBy: users.map((row) => row.name) };
-  const rows = await database()
-    .delete(workspaceModel)
-    .where(and(eq(workspaceModel.workspaceId, workspaceId), eq(workspaceModel.id, id)))
-    .returning({ id: workspaceModel.id });
-  return rows.length > 0 ? true : null;
+/** Removes one of the workspace's models; what still names it when it may not go, null when there is none. */
+export async function deleteOwnModel(workspaceId: string, id: string): Promise<'gone' | { usedBy: string[] } | null> {
+  const which = and(eq(workspaceModel.workspaceId, workspaceId), eq(workspaceModel.id, id));
+  const done = await inWorkspace(workspaceId, async (tx) => {
+    const [row] = await tx.select({ model: workspaceModel.model }).from(workspaceModel).where(which);
+    if (!row) return null;
+    const usedBy = await usersOf(tx, workspaceId, row.model);
+    if (usedBy.length > 0) return { usedBy };
+    await tx.delete(workspaceModel).where(which);
+    return 'gone' as const;
+  });
+  return done === 'full' ? null : done;
 }

@@ -1,4 +1,5 @@
 import { described } from './failures';
+import { purgeImports } from './importing';
 import { purgeDeleted } from './kitchens';
 import { log } from './log';
 import { purgeShown } from './shownPlans';
@@ -10,6 +11,7 @@ const HOUR = 3_600_000;
 export async function keepHouse(now: Date): Promise<void> {
   await purgeDeleted(now);
   await purgeShown(now);
+  await purgeImports(now);
   await purgeEmptyWorkspaces(now);
 }
 

@@ -5,6 +5,7 @@ import type { Transaction } from '../db/connect';
 import { kitchen, sampleKitchen } from '../db/schema';
 import { database } from './database';
 import { Answer, notFound } from './http';
+import { checkModelsStand } from './usedModels';
 import { inWorkspace, NoRoom } from './workspaces';
 
 /** A deleted kitchen can be had back for this long, days. */
@@ -50,6 +51,7 @@ export async function checkCount(tx: Transaction, workspaceId: string): Promise<
 /** Stores a new kitchen; `full` when the workspace is. */
 export async function createKitchen(workspaceId: string, file: KitchenFile): Promise<StoredKitchen | 'full'> {
   return inWorkspace(workspaceId, async (tx) => {
+    await checkModelsStand(tx, workspaceId, file);
     const [made] = await tx
       .insert(kitchen)
       .values({ workspaceId, name: nameOf(file), document: file })
@@ -69,6 +71,7 @@ export async function saveKitchen(
 ): Promise<{ version: number } | 'stale' | 'full' | null> {
   if (!isId(id)) return null;
   return inWorkspace(workspaceId, async (tx) => {
+    await checkModelsStand(tx, workspaceId, file);
     const [saved] = await tx
       .update(kitchen)
       .set({ document: file, name: nameOf(file), version: sql`${kitchen.version} + 1`, updatedAt: new Date() })

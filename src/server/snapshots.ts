@@ -4,6 +4,7 @@ import { MAX_SNAPSHOTS } from '../core/formats/workspaceFile';
 import { snapshot } from '../db/schema';
 import { database } from './database';
 import { isId, versionOf } from './kitchens';
+import { checkModelsStand } from './usedModels';
 import { inWorkspace, NoRoom } from './workspaces';
 
 const of = (workspaceId: string, kitchenId: string) =>
@@ -33,6 +34,7 @@ export async function addSnapshot(
 ): Promise<'added' | 'full' | null> {
   if ((await versionOf(workspaceId, kitchenId)) === null) return null;
   return inWorkspace(workspaceId, async (tx) => {
+    await checkModelsStand(tx, workspaceId, kitchen);
     await tx.insert(snapshot).values({ workspaceId, kitchenId, kind, name, document: kitchen });
     if ((await tx.$count(snapshot, of(workspaceId, kitchenId))) > MAX_SNAPSHOTS) throw new NoRoom();
     return 'added' as const;

@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { and, eq, exists, lt, not, sql } from 'drizzle-orm';
+import { and, eq, exists, lt, ne, not, sql } from 'drizzle-orm';
 import type { Transaction } from '../db/connect';
 import {
   edgeCalendar,
@@ -116,6 +116,23 @@ export async function openWithCode(code: string): Promise<{ id: string; token: s
       .where(eq(workspace.recoveryHash, recoveryHash(code)));
     return found ? { id: found.id, token: await newKey(tx, found.id) } : null;
   });
+}
+
+/** The keys of a workspace other than the one of this token. */
+const otherKeys = (workspaceId: string, token: string) =>
+  and(eq(workspaceKey.workspaceId, workspaceId), ne(workspaceKey.tokenHash, hash(token)));
+
+/** How many other browsers open a workspace. */
+export const countOtherKeys = (workspaceId: string, token: string): Promise<number> =>
+  database().$count(workspaceKey, otherKeys(workspaceId, token));
+
+/** Ends the access of every other browser; returns how many there were. */
+export async function endOtherKeys(workspaceId: string, token: string): Promise<number> {
+  const gone = await database()
+    .delete(workspaceKey)
+    .where(otherKeys(workspaceId, token))
+    .returning({ key: workspaceKey.tokenHash });
+  return gone.length;
 }
 
 /** Whether anything stands in a workspace. */

@@ -13,11 +13,17 @@ export interface CalendarMade {
   made: string;
 }
 
+/** A name in a calendar's head, which the package writes as it is: one line, with the signs escaped that mean something there (RFC 5545, 3.3.11). */
+const named = (name: string) =>
+  name
+    .replace(/\s+/g, ' ')
+    .trim()
+    .replace(/[\\;,]/g, '\\$&');
+
 /** Days of sharpening as iCalendar text: one whole-day entry each. */
 export function calendarOf({ kitchen, id, days, made }: CalendarMade): string {
   const calendar = ical({
-    // a name is one line: readers take what follows a line break for something else
-    name: `Edges: ${kitchen.replace(/\s+/g, ' ').trim()}`,
+    name: `Edges: ${named(kitchen)}`,
     prodId: { company: 'Scabbard', product: 'Edges', language: 'EN' },
   });
   for (const { date, title, why } of days)

@@ -27,7 +27,7 @@ export const diaryEntrySchema = object({
   /** Tested: grams on a kitchen scale to sever a stretched thread. */
   grams: number(...BOUNDS.grams).optional(),
   /** Measured: height at the heel, mm. */
-  heelHeightMm: number(5, 130).optional(),
+  heelHeightMm: number(...BOUNDS.heelHeightMm).optional(),
   note: text(200).optional(),
 }).check((ctx) => {
   const { did, test, grams, result, heelHeightMm } = ctx.value;

@@ -70,6 +70,10 @@ export class Faults implements FaultSink {
     };
   }
 
+  get isEmpty(): boolean {
+    return this.count === 0;
+  }
+
   /** Whether there are more than are told: reading on would tell nobody anything. */
   get isFull(): boolean {
     return this.count > MOST_TOLD;

@@ -2,13 +2,16 @@ import { z } from '../zod';
 import { shown } from './faults';
 import { BOUNDS } from './kitchenBounds';
 
+/** Figures nearer to nothing than this are slips; written out, they would take hundreds of digits. */
+const LEAST = 1e-9;
+
 /** Fields of the kitchen file, each with its fault in plain words. */
 export const number = (low: number, high: number, whole = false) =>
   z
     .number({ error: (issue) => `${shown(issue.input)} is not a number between ${low} and ${high}` })
     .check((ctx) => {
       const value = ctx.value;
-      if (value < low || value > high)
+      if (value < low || value > high || (value !== 0 && Math.abs(value) < LEAST))
         ctx.issues.push({ code: 'custom', input: value, message: `${value} is not between ${low} and ${high}` });
       else if (whole && !Number.isInteger(value))
         ctx.issues.push({
@@ -53,4 +56,20 @@ export const id = text(80);
 export const money = number(...BOUNDS.money);
 export const share = number(0, 100);
 export const taste = <const T extends readonly [string, ...string[]]>(values: T) => oneOf(values).nullable().optional();
-export const date = z.iso.date({ error: (issue) => `${shown(issue.input)} is not a date such as 2026-03-31` });
+
+/** Years that dates may lie in: others are slips of the pen, and not every calendar or database knows them. */
+const isYear = (year: number) => year >= 1900 && year <= 2999;
+/** A day, YYYY-MM-DD. */
+export const date = z.iso
+  .date({ error: (issue) => `${shown(issue.input)} is not a date such as 2026-03-31` })
+  .check((ctx) => {
+    if (!isYear(Number(ctx.value.slice(0, 4))))
+      ctx.issues.push({ code: 'custom', input: ctx.value, message: `${ctx.value} is not between 1900 and 2999` });
+  });
+/** A moment, ISO 8601 in UTC. */
+export const moment = z.iso
+  .datetime({ error: (issue) => `${shown(issue.input)} is not a time such as 2026-03-31T12:00:00Z` })
+  .check((ctx) => {
+    if (!isYear(Number(ctx.value.slice(0, 4))))
+      ctx.issues.push({ code: 'custom', input: ctx.value, message: `${ctx.value} is not between 1900 and 2999` });
+  });

@@ -71,8 +71,8 @@ const cookSchema = object({
 const profileSchema = object({
   on: date,
   lengthMm: number(...BOUNDS.edgeLengthMm),
-  heelHeightMm: number(10, 130),
-  edge: list(object({ x: number(0, 450), y: number(-40, 130) }), 60),
+  heelHeightMm: number(...BOUNDS.heelHeightMm),
+  edge: list(object({ x: number(...BOUNDS.edgeX), y: number(...BOUNDS.edgeY) }), MOST.edgePoints),
 });
 
 const ownedSchema = object({
@@ -86,14 +86,14 @@ const ownedSchema = object({
   paid: money.optional(),
   sharpenedOn: date.optional(),
   keep: oneOf(KEEPINGS).optional(),
-  heelHeightMm: number(10, 130).optional(),
+  heelHeightMm: number(...BOUNDS.heelHeightMm).optional(),
   weightG: number(15, 1500).optional(),
   spineMm: number(0.8, 12).optional(),
   behindEdgeMm: number(0.05, 3).optional(),
   balanceMm: number(-80, 120).optional(),
   flex: number(0, 1).optional(),
-  flatShare: number(0, 1).optional(),
-  bellyMm: number(-15, 60).optional(),
+  flatShare: number(...BOUNDS.flatShare).optional(),
+  bellyMm: number(...BOUNDS.bellyMm).optional(),
   profiles: list(profileSchema, MOST.profiles).optional(),
 }).check((ctx) => {
   if (!ctx.value.type && !ctx.value.model)
@@ -218,7 +218,7 @@ export const kitchenFileSchema = object({
   avoids: list(oneOf(FOODS_AVOIDED), 7).optional(),
   cooking: cookingSchema.optional(),
   owned: list(ownedSchema, MOST.owned).optional(),
-  tools: list(id, 60).optional(),
+  tools: list(id, MOST.tools).optional(),
   diary: list(diaryEntrySchema, MOST.diary).optional(),
   /** Whether the uses in the diary teach the loads and motions; they do unless it is said not to. */
   learnsFromUse: truth.optional(),
@@ -239,11 +239,11 @@ export const kitchenFileSchema = object({
     maxKnives: number(...BOUNDS.maxKnives, true).optional(),
     school: oneOf(SCHOOL_IDS).optional(),
     lengthSchool: oneOf(LENGTH_SCHOOLS).optional(),
-    must: list(id, 12).optional(),
-    never: list(id, 200).optional(),
+    must: list(id, MOST.must).optional(),
+    never: list(id, MOST.never).optional(),
     maker: text(80).nullable().optional(),
     second: oneOf(SECOND_KNIVES).nullable().optional(),
-    order: list(id, 40).optional(),
+    order: list(id, MOST.order).optional(),
     steel: z
       .union([oneOf(STEEL_IDS), list(oneOf(STEEL_IDS), STEEL_IDS.length)], {
         error: (issue) => `${shown(issue.input)} is not one of ${STEEL_IDS.join(', ')}, nor a list of them`,

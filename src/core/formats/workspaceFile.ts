@@ -2,6 +2,7 @@ import { bladeModelSchema } from '../blade/schema';
 import { z } from '../zod';
 import { MAX_MODELS } from './catalogueFile';
 import { shown } from './faults';
+import { moment } from './fields';
 import { kitchenFileSchema } from './kitchenFile';
 
 /** Most kitchens a workspace holds, and most snapshots and scenarios beside one of them. */
@@ -10,12 +11,23 @@ export const MAX_SNAPSHOTS = 60;
 /** Most corrections of recipe lines a workspace remembers, and the longest words of one, characters. */
 export const MAX_CORRECTIONS = 2000;
 export const MAX_WORDS = 200;
-/** Largest workspace file, bytes, and most values in it. */
-export const MAX_WORKSPACE_BYTES = 32 * 1024 * 1024;
-export const MAX_WORKSPACE_VALUES = 1_000_000;
+/** Largest workspace file that is read, bytes: more than any workspace holds. */
+export const MAX_WORKSPACE_BYTES = 80 * 1024 * 1024;
 
 const name = z.string().trim().min(1).max(80);
-const when = z.iso.datetime().optional();
+
+/** A snapshot or scenario kept beside a kitchen. */
+export const keptSchema = z.strictObject({
+  kind: z.enum(['snapshot', 'scenario']),
+  name,
+  at: moment.optional(),
+  kitchen: kitchenFileSchema,
+});
+
+/** What was said of lines of recipes: the task that a line of these words comes to, null where nothing is cut. */
+export const correctionsSchema = z
+  .array(z.strictObject({ words: z.string().trim().min(1).max(MAX_WORDS), task: z.string().max(80).nullable() }))
+  .max(MAX_CORRECTIONS);
 
 /** Everything a workspace holds: kitchens with what is kept beside them, and models of one's own. Documented in docs/formats.md. */
 export const workspaceFileSchema = z.strictObject({
@@ -26,17 +38,10 @@ export const workspaceFileSchema = z.strictObject({
     .array(
       z.strictObject({
         kitchen: kitchenFileSchema,
-        changedAt: when,
-        kept: z
-          .array(z.strictObject({ kind: z.enum(['snapshot', 'scenario']), name, at: when, kitchen: kitchenFileSchema }))
-          .max(MAX_SNAPSHOTS),
+        changedAt: moment.optional(),
+        kept: z.array(keptSchema).max(MAX_SNAPSHOTS),
       }),
     )
     .max(MAX_KITCHENS),
-  /** What was said of lines of recipes. */
-  corrections: z
-    .array(z.strictObject({ words: z.string().min(1).max(MAX_WORDS), task: z.string().max(80).nullable() }))
-    .max(MAX_CORRECTIONS)
-    .optional(),
+  corrections: correctionsSchema.optional(),
 });
-export type WorkspaceFile = z.infer<typeof workspaceFileSchema>;

@@ -1,7 +1,9 @@
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { PlanStep } from '../formats/planFile';
 import type { DiaryEntry } from '../formats/diaryFile';
+import { MOST } from '../formats/kitchenBounds';
 import type { BenchTrialFile } from '../formats/trialsFile';
+import { isDrawerFull } from './drawerRoom';
 import { fromMinor, isCurrency, toMinor } from '../money/currency';
 
 /** What a cook does with a plan, written into the kitchen file. Pure: each returns a new file; dates come from outside (YYYY-MM-DD). */
@@ -17,7 +19,9 @@ const without = (list: readonly string[] | undefined, ...ids: string[]) => {
   return left.length > 0 ? left : undefined;
 };
 
-const withThe = (list: readonly string[] | undefined, id: string) => [...new Set([...(list ?? []), id])];
+/** A list with an id in it, the newest kept where there are more than fit. */
+const withThe = (list: readonly string[] | undefined, id: string, most: number) =>
+  [...new Set([...(list ?? []), id])].slice(-most);
 
 /** The name a step goes by in `limits.order`: its model, its tool, or what is done to which owned knife. */
 export function stepKey(step: Pick<PlanStep, 'action' | 'model' | 'type' | 'owned'>): string {
@@ -39,15 +43,15 @@ function afterPaying(file: KitchenFile, price: number): KitchenFile['budget'] {
 /** What a thing that keeps the kit changes in the kitchen it comes to. */
 function settledIn(file: KitchenFile, tool: string): KitchenFile {
   if (tool === 'board') return { ...file, board: { ...file.board, material: 'wood' } };
-  const withIt = { ...file, tools: withThe(file.tools, tool) };
+  const withIt = { ...file, tools: withThe(file.tools, tool, MOST.tools) };
   return tool === 'guard' ? { ...withIt, habits: { ...file.habits, storage: 'guards' } } : withIt;
 }
 
-/** A bought step moves to the drawer with its date and price, and what it cost leaves the budget. */
+/** A bought step moves to the drawer with its date and price, and what it cost leaves the budget. Nothing changes where the drawer is full. */
 export function bought(file: KitchenFile, step: PlanStep, day: string): KitchenFile {
   const paid: KitchenFile = { ...file, budget: afterPaying(file, step.price) };
   if (step.action === 'tool') return step.type ? settledIn(paid, step.type) : file;
-  if (step.action !== 'buy' || !step.model) return file;
+  if (step.action !== 'buy' || !step.model || isDrawerFull(file)) return file;
   const knife = {
     model: step.model,
     condition: 'keen' as const,
@@ -138,11 +142,15 @@ export function givenAway(file: KitchenFile, owned: number): KitchenFile {
 
 /** This model, type or tool must be in the plan, or must not, or may be again. */
 export const demanded = (file: KitchenFile, id: string): KitchenFile =>
-  limited(file, (limits) => ({ ...limits, must: withThe(limits.must, id), never: without(limits.never, id) }));
+  limited(file, (limits) => ({
+    ...limits,
+    must: withThe(limits.must, id, MOST.must),
+    never: without(limits.never, id),
+  }));
 export const excluded = (file: KitchenFile, id: string): KitchenFile =>
   limited(file, (limits) => ({
     ...limits,
-    never: withThe(limits.never, id),
+    never: withThe(limits.never, id, MOST.never),
     must: without(limits.must, id),
     order: without(limits.order, id),
   }));
@@ -154,4 +162,4 @@ export const swapped = (file: KitchenFile, from: string, to: string): KitchenFil
 
 /** The steps in this order from now on; an empty order leaves it to the plan. */
 export const inOrder = (file: KitchenFile, keys: readonly string[]): KitchenFile =>
-  limited(file, (limits) => ({ ...limits, order: keys.length > 0 ? [...keys] : undefined }));
+  limited(file, (limits) => ({ ...limits, order: keys.length > 0 ? keys.slice(0, MOST.order) : undefined }));

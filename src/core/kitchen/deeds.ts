@@ -1,5 +1,5 @@
 import type { DiaryEntry } from '../formats/diaryFile';
-import { MOST } from '../formats/kitchenBounds';
+import { BOUNDS, MOST } from '../formats/kitchenBounds';
 import type { AwayFile, KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
 import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 
@@ -10,20 +10,23 @@ const tried = (file: KitchenFile, change: (trials: TrialsFile) => TrialsFile): K
   return { ...file, trials: Object.values(trials).every((each) => each === undefined) ? undefined : trials };
 };
 
-/** `list` with the entry at `at` put in its place, or added at the end; without it where it is null. */
-function put<T>(list: readonly T[] | undefined, at: number, entry: T | null): T[] | undefined {
+/** `list` with the entry at `at` put in its place, or added at the end; without it where it is null. The newest are kept where there are too many. */
+function put<T>(list: readonly T[] | undefined, at: number, entry: T | null, most: number): T[] | undefined {
   const next = entry === null ? [] : [entry];
-  const changed = [...(list ?? []).slice(0, at), ...next, ...(list ?? []).slice(at + 1)];
+  const changed = [...(list ?? []).slice(0, at), ...next, ...(list ?? []).slice(at + 1)].slice(-most);
   return changed.length > 0 ? changed : undefined;
 }
 
 /** A hand test is written down, changed, or (null) taken out. */
 export const handTested = (file: KitchenFile, at: number, test: HandTestFile | null): KitchenFile =>
-  tried(file, (trials) => ({ ...trials, hand: put(trials.hand, at, test) }));
+  tried(file, (trials) => ({ ...trials, hand: put(trials.hand, at, test, MOST.handTests) }));
 
 /** A trial on food is written down, changed, or (null) taken out. */
 export const benchTried = (file: KitchenFile, at: number, trial: BenchTrialFile | null): KitchenFile =>
-  tried(file, (trials) => ({ ...trials, bench: put(trials.bench, at, trial) }));
+  tried(file, (trials) => {
+    const within = trial && { ...trial, runs: trial.runs.slice(-MOST.runs) };
+    return { ...trials, bench: put(trials.bench, at, within, MOST.benchTrials) };
+  });
 
 /** Whether measured scores count over computed ones. */
 export const measuredCounting = (file: KitchenFile, counts: boolean): KitchenFile =>
@@ -35,6 +38,12 @@ export const measuredOwned = (file: KitchenFile, owned: number, figures: Partial
   owned: file.owned?.map((knife, i) => (i === owned ? { ...knife, ...figures } : knife)),
 });
 
+/** What a photo measures, drawn into the bounds of the format; rounded to what a photo can tell. */
+function within(figure: 'edgeLengthMm' | 'heelHeightMm' | 'bellyMm' | 'flatShare' | 'edgeX' | 'edgeY', value: number) {
+  const [least, most] = BOUNDS[figure];
+  return Math.round(1000 * Math.min(most, Math.max(least, value))) / 1000;
+}
+
 /** An edge traced on a day joins the others of its knife, the latest kept; its figures are taken over. */
 export function profileTraced(
   file: KitchenFile,
@@ -42,9 +51,20 @@ export function profileTraced(
   profile: ProfileFile,
   shape: Pick<OwnedFile, 'bellyMm' | 'flatShare'>,
 ): KitchenFile {
-  const { lengthMm, heelHeightMm } = profile;
-  const profiles = [...(file.owned?.[owned]?.profiles ?? []), profile].slice(-MOST.profiles);
-  return measuredOwned(file, owned, { lengthMm, heelHeightMm, ...shape, profiles });
+  const traced = {
+    ...profile,
+    lengthMm: within('edgeLengthMm', profile.lengthMm),
+    heelHeightMm: within('heelHeightMm', profile.heelHeightMm),
+    edge: profile.edge.slice(0, MOST.edgePoints).map(({ x, y }) => ({ x: within('edgeX', x), y: within('edgeY', y) })),
+  };
+  const { bellyMm, flatShare } = shape;
+  return measuredOwned(file, owned, {
+    lengthMm: traced.lengthMm,
+    heelHeightMm: traced.heelHeightMm,
+    bellyMm: bellyMm === undefined ? undefined : within('bellyMm', bellyMm),
+    flatShare: flatShare === undefined ? undefined : within('flatShare', flatShare),
+    profiles: [...(file.owned?.[owned]?.profiles ?? []), traced].slice(-MOST.profiles),
+  });
 }
 
 /** What a diary entry makes of the knife it is about. */
@@ -63,7 +83,7 @@ export const logged = (file: KitchenFile, entry: DiaryEntry): KitchenFile => ({
 
 /** Changes an entry of the diary, or (null) takes it out; a knife was last sharpened when the diary then says so. */
 export function diaryChanged(file: KitchenFile, at: number, entry: DiaryEntry | null): KitchenFile {
-  const diary = put(file.diary, at, entry);
+  const diary = put(file.diary, at, entry, MOST.diary);
   const before = file.diary?.[at];
   if (before?.did !== 'sharpened') return { ...file, diary };
   const last = (diary ?? [])
@@ -81,7 +101,7 @@ export function diaryChanged(file: KitchenFile, at: number, entry: DiaryEntry | 
 /** A roll for another kitchen is described, changed, or (null) taken out. */
 export const rollPacked = (file: KitchenFile, at: number, away: AwayFile | null): KitchenFile => ({
   ...file,
-  away: put(file.away, at, away),
+  away: put(file.away, at, away, MOST.away),
 });
 
 /** A cook leaves the kitchen, and with them what they held and tried; others keep their own. */

@@ -13,6 +13,19 @@ export const knownModels = (models: readonly Pick<BladeModel, 'id' | 'maker'>[])
   makers: new Set(models.map((m) => m.maker)),
 });
 
+/** The models and the maker that a kitchen file names; among the models also blade types and tools, where it may name either. */
+export function namedModels({ owned = [], trials = {}, limits = {} }: KitchenFile): {
+  models: string[];
+  maker: string | null;
+} {
+  const models = [
+    ...owned.map(({ model }) => model),
+    ...(trials.hand ?? []).map(({ model }) => model),
+    ...(trials.bench ?? []).flatMap(({ knives }) => knives.map(({ model }) => model)),
+  ].filter((id) => id !== null && id !== undefined);
+  return { models: [...new Set(models)], maker: limits.maker ?? null };
+}
+
 /** Several sets of ids as one to look in. */
 const eitherOf = (...sets: readonly { has(id: string): boolean; keys(): Iterable<string> }[]) => ({
   has: (id: string) => sets.some((set) => set.has(id)),

@@ -2,6 +2,7 @@ import { Button, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { taskNames } from '../../../data/names';
 import type { DiaryEntry } from '../../core/formats/diaryFile';
+import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { SHARPENERS } from '../../core/formats/kitchenWords';
 import { LengthFigure } from '../shared/Field';
 import css from './EdgeView.module.css';
@@ -94,7 +95,13 @@ function HeightAtHeel({ onDone }: Pick<Props, 'onDone'>) {
   const [height, setHeight] = useState<number | null>(null);
   return (
     <div className={css.deeds}>
-      <LengthFigure label="Height at the heel" value={height} bounds={[5, 130]} step={0.1} onChange={setHeight} />
+      <LengthFigure
+        label="Height at the heel"
+        value={height}
+        bounds={BOUNDS.heelHeightMm}
+        step={0.1}
+        onChange={setHeight}
+      />
       <Button
         size="md"
         disabled={height === null}

@@ -273,7 +273,11 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
           <Button
             variant="default"
             onClick={() =>
-              download(fileName(kitchen, '-edges.ics'), calendarOf({ kitchen, id, days: told, made: new Date().toISOString() }), 'text/calendar')
+              download(
+                fileName(kitchen, '-edges.ics'),
+                calendarOf({ kitchen, id, days: told, made: new Date().toISOString() }),
+                'text/calendar',
+              )
             }
           >
             Into your calendar (.ics)

@@ -5,6 +5,7 @@ import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { memo, useCallback, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenFile, OwnedFile } from '../../core/formats/kitchenFile';
+import { isDrawerFull } from '../../core/kitchen/drawerRoom';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
@@ -161,6 +162,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
       currency={answer.plan.currency}
       plan={answer.plan}
       ready={answer.final}
+      isDrawerFull={isDrawerFull(kitchen)}
       onCatalogue={reload}
       onDone={(name) => void worker.addSnapshot(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
       onClose={close}

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { Explanation } from '../../core/fit/explain';
+import { MOST } from '../../core/formats/kitchenBounds';
 import { scoreWord } from '../../core/fit/words';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { bought, demanded, excluded, givenAway, putRight, served, swapped } from '../../core/kitchen/changes';
@@ -30,6 +31,8 @@ interface Props {
   /** The plan is no longer provisional. */
   ready: boolean;
   update: Update;
+  /** The list of owned knives has no room for another. */
+  isDrawerFull: boolean;
   /** The catalogue has changed. */
   onCatalogue: () => Promise<void>;
   /** Told what is about to be done, so that the kitchen as it was is kept. */
@@ -88,7 +91,14 @@ const BEFORE: Record<PlanStep['action'], string> = {
 const today = () => new Date().toLocaleDateString('sv-SE');
 
 /** What can be done with a step: carried out, demanded, or kept out of the plan. */
-function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update' | 'onDone' | 'onClose'>) {
+function Actions({
+  step,
+  update,
+  isDrawerFull,
+  onDone,
+  onClose,
+}: Pick<Props, 'step' | 'update' | 'isDrawerFull' | 'onDone' | 'onClose'>) {
+  const hasNoRoom = step.action === 'buy' && isDrawerFull;
   const { action, owned, model, type } = step;
   const done = () => {
     onClose();
@@ -102,9 +112,10 @@ function Actions({ step, update, onDone, onClose }: Pick<Props, 'step' | 'update
   const id = action === 'buy' ? model : action === 'tool' ? type : null;
   return (
     <div className={css.actions}>
-      <Button size="xs" onClick={done}>
+      <Button size="xs" disabled={hasNoRoom} onClick={done}>
         {DONE[action]}
       </Button>
+      {hasNoRoom && <p>Your drawer lists {MOST.owned} knives, the most it holds. Take one out first.</p>}
       {action === 'buy' && model && (
         <Button size="xs" variant="default" onClick={() => update((k) => demanded(k, model))}>
           Must have
@@ -263,6 +274,7 @@ export default function StepStory({
   plan,
   ready,
   update,
+  isDrawerFull,
   onCatalogue,
   onDone,
   onClose,
@@ -282,7 +294,7 @@ export default function StepStory({
           Close
         </button>
       </div>
-      <Actions step={step} update={update} onDone={onDone} onClose={onClose} />
+      <Actions {...{ step, update, isDrawerFull, onDone, onClose }} />
       <div className={css.columns}>
         <div className={css.why}>
           <ul className={css.reasons}>

@@ -50,6 +50,7 @@ const story = (answer: Answer, step: PlanStep, sure: Sure | null = null) =>
       currency={answer.plan.currency}
       plan={answer.plan}
       ready={false}
+      isDrawerFull={false}
       onCatalogue={() => Promise.resolve()}
       onDone={update}
       onClose={update}

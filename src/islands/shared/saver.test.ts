@@ -14,13 +14,15 @@ function setUp() {
     shown: 'first',
     announced: [] as number[],
     sent: [] as string[],
+    left: [] as string[],
   };
   const waiting: { work: () => void; ms: number }[] = [];
   let answer: (saved: Saved) => void = () => undefined;
   const saver = new Saver(
     { version: 1, kitchen: server.kitchen },
     {
-      save: (version, kitchen) => {
+      save: (version, kitchen, left) => {
+        seen.left.push(left);
         seen.sent.push(`${version} ${kitchen.name ?? ''}`);
         return new Promise((resolve) => {
           answer = resolve;
@@ -143,4 +145,19 @@ test('what the page before was cut off with goes on being saved, or is asked abo
   other.saver.takeUp(named('left'), true);
   expect(other.seen.states).toEqual(['stale']);
   expect(other.seen.note).toMatchObject({ kitchen: { name: 'left' }, cutOff: true });
+});
+
+test('a save that may have been stored without an answer is no conflict: the next one tells what was sent', async () => {
+  const { saver, seen, tick, reply } = setUp();
+  saver.edit(named('second'));
+  await tick();
+  await reply({ refused: 503, why: 'busy' });
+  await tick();
+  expect(JSON.parse(seen.left.at(-1) ?? '')).toMatchObject({ version: 1, kitchen: { name: 'second' } });
+  saver.edit(named('third'));
+  await reply({ refused: 503, why: 'busy' });
+  await tick();
+  expect(JSON.parse(seen.left.at(-1) ?? '')).toMatchObject({ kitchen: { name: 'second' }, sent: { name: 'second' } });
+  await reply({ version: 3 });
+  expect(seen.sent).toEqual(['1 second', '1 second', '1 third']);
 });

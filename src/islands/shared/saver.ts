@@ -40,6 +40,8 @@ export class Saver {
   private saved: KitchenFile;
   private version: number;
   private sending: KitchenFile | null = null;
+  /** What was sent before and may have been stored without an answer. */
+  private unclear: KitchenFile | null = null;
   private state: SaveState = 'saved';
   private cancel: () => void = () => undefined;
 
@@ -103,6 +105,7 @@ export class Saver {
       this.version = outcome.version;
       this.saved = sent;
       this.left = '';
+      this.unclear = null;
       this.doors.announce(outcome.version);
       if (this.latest === sent) {
         this.doors.note(null);
@@ -112,6 +115,11 @@ export class Saver {
     }
     const { refused, why } = outcome;
     const comesBack = refused === 0 || refused === 429 || refused >= 500;
+    // without a clear answer the server may have stored it all the same: it is not somebody else's then
+    if (comesBack && refused !== 429) {
+      this.left = JSON.stringify({ version: this.version, kitchen: sent, sent: this.unclear, cutOff: true });
+      this.unclear = sent;
+    }
     this.tell(refused === 409 ? 'stale' : comesBack ? 'unsaved' : 'refused', why);
     this.doors.note(this.unsaved);
     if (comesBack) this.again(TRY_AGAIN_MS);

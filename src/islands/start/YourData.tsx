@@ -1,18 +1,19 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, Progress, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useState, type ReactNode } from 'react';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
-import { parseJson } from '../../core/formats/json';
-import { MAX_WORKSPACE_BYTES, MAX_WORKSPACE_VALUES } from '../../core/formats/workspaceFile';
+import { MAX_WORKSPACE_BYTES } from '../../core/formats/workspaceFile';
 import { Refused } from '../../client/http';
 import { restoreKitchen } from '../../client/kitchens';
 import {
+  countOthers,
   emptyDeleted,
+  endOthers,
   fetchDeleted,
   forgetEverything,
   newRecoveryCode,
   openWithCode,
-  takeWorkspace,
+  importWorkspace,
   WORKSPACE_FILE,
   type DeletedKitchen,
 } from '../../client/workspace';
@@ -31,6 +32,15 @@ interface Props {
 }
 type Asking = 'forget' | 'leave' | 'empty' | null;
 
+/** An import under way: how much of its file was sent, 0–1. */
+interface UnderWay {
+  name: string;
+  share: number;
+  stop: () => void;
+}
+
+const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 const toStart = () => location.assign('/');
 
 /** The doings of this page that may fail, each told as what it was; those that end on another page go there. */
@@ -44,20 +54,33 @@ function useDoings(onTrouble: Props['onTrouble']) {
       onTrouble({ title, faults: faultsIn(error) });
     }
   };
+  const [underWay, setUnderWay] = useState<UnderWay | null>(null);
   const readFile = (file: File) =>
-    trying(`${file.name} was not taken in; nothing was changed`, async () => {
+    trying(`${file.name} was not imported`, async () => {
       if (file.size > MAX_WORKSPACE_BYTES)
-        throw new FaultyInput([{ path: 'file', message: 'is larger than 32 MB, the most that is read' }]);
-      const { kitchens, models } = await takeWorkspace(parseJson(await file.text(), MAX_WORKSPACE_VALUES));
-      setTold(`${kitchens} kitchens and ${models.added} models of your own were taken in.`);
-      toStart();
+        throw new FaultyInput([{ path: 'file', message: 'is larger than 80 MB; a backup is never that large' }]);
+      const stop = new AbortController();
+      const onProgress = (share: number) => setUnderWay({ name: file.name, share, stop: () => stop.abort() });
+      onProgress(0);
+      try {
+        const { kitchens, already, models } = await importWorkspace(file, { onProgress, signal: stop.signal });
+        setTold(
+          `Imported ${counted(kitchens, 'kitchen')} and ${counted(models.added, 'model')} of your own.` +
+            (already > 0 ? ` ${counted(already, 'kitchen')} you had already.` : ''),
+        );
+        if (kitchens > 0) toStart();
+      } finally {
+        setUnderWay(null);
+      }
     });
-  return { told, trying, readFile };
+  return { told, trying, readFile, underWay };
 }
+
+type Trying = ReturnType<typeof useDoings>['trying'];
 
 /** What belongs to this browser's cook as a whole: take it along, open it elsewhere, have deleted kitchens back, or have it forgotten. */
 export function YourData({ hasAny, onTrouble }: Props) {
-  const { told, trying, readFile } = useDoings(onTrouble);
+  const { told, trying, readFile, underWay } = useDoings(onTrouble);
   const [code, setCode] = useState<string | null>(null);
   const [tried, setTried] = useState('');
   const [asking, setAsking] = useState<Asking>(null);
@@ -96,12 +119,8 @@ export function YourData({ hasAny, onTrouble }: Props) {
         onCode={() => void trying('No code was made', async () => setCode(await newRecoveryCode()))}
         onForget={() => setAsking('forget')}
       />
-      {code && (
-        <p className={css.code} role="status">
-          <strong className="figure">{code}</strong> Write it down: it is shown only now, and an earlier code no longer
-          works.
-        </p>
-      )}
+      {underWay && <Importing {...underWay} />}
+      {code && <NewCode code={code} trying={trying} />}
       <CodeForm onCode={(code) => void open(code, false)} />
       {deleted.length > 0 && <Deleted kitchens={deleted} onBack={restore} onEmpty={() => setAsking('empty')} />}
       <Questions
@@ -151,8 +170,8 @@ function Take({ hasAny, onFile, onCode, onForget }: TakeProps) {
           Save everything as a file
         </Button>
       )}
-      <FilePicker name="File of everything" onPick={onFile}>
-        Take such a file in
+      <FilePicker name="Backup file" onPick={onFile}>
+        Import a backup
       </FilePicker>
       {hasAny && (
         <>
@@ -200,6 +219,60 @@ function Questions({ asking, deleted, onNo, onForget, onEmpty, onLeave }: Questi
         code that opens them again.
       </Sure>
     </>
+  );
+}
+
+/** A recovery code, shown once. */
+const NewCode = ({ code, trying }: { code: string; trying: Trying }) => (
+  <div className={css.code}>
+    <p role="status">
+      <strong className="figure">{code}</strong> Write it down: it is shown only now, and an earlier code no longer
+      works.
+    </p>
+    <OtherBrowsers trying={trying} />
+  </div>
+);
+
+/** A new code is often made because another browser is lost: its access can be ended too. */
+function OtherBrowsers({ trying }: { trying: Trying }) {
+  const [others, setOthers] = useState(0);
+  const [ended, setEnded] = useState(false);
+  useEffect(() => {
+    void countOthers().then(setOthers, () => undefined);
+  }, []);
+  if (ended) return <p role="status">Only this browser opens your kitchens now.</p>;
+  if (others === 0) return null;
+  const end = () =>
+    trying('The other browsers were not signed out', async () => {
+      await endOthers();
+      setEnded(true);
+    });
+  return (
+    <>
+      <p>
+        {others === 1 ? 'One other browser opens' : `${others} other browsers open`} your kitchens. A new code does not
+        change that.
+      </p>
+      <Button size="compact-sm" variant="default" onClick={() => void end()}>
+        Sign out {others === 1 ? 'the other browser' : 'all other browsers'}
+      </Button>
+    </>
+  );
+}
+
+/** How far an import has come, and a way to stop it. */
+function Importing({ name, share, stop }: UnderWay) {
+  const isSent = share >= 1;
+  return (
+    <div className={css.importing}>
+      <p role="status">{isSent ? `Reading ${name}…` : `Sending ${name}: ${Math.round(100 * share)} %`}</p>
+      <Progress value={100 * share} animated={isSent} aria-label={`Import of ${name}`} />
+      {!isSent && (
+        <Button size="compact-sm" variant="default" onClick={stop}>
+          Stop
+        </Button>
+      )}
+    </div>
   );
 }
 

@@ -1,8 +1,11 @@
 import type { APIContext } from 'astro';
-import { answering, full, json } from '../../../server/http';
-import { readBody } from '../../../server/readBody';
-import { takeOver, workspaceText } from '../../../server/transfer';
-import { readOwnNames } from '../../../server/catalogue';
+import { NotJson } from '../../../core/formats/json';
+import { MAX_WORKSPACE_BYTES } from '../../../core/formats/workspaceFile';
+import { answering, full, json, problem } from '../../../server/http';
+import { importWorkspace } from '../../../server/importing';
+import { reserve } from '../../../server/pace';
+import { bodyParts, bytesOf } from '../../../server/readBody';
+import { workspaceText } from '../../../server/transfer';
 import { forgetWorkspace } from '../../../server/workspaces';
 
 /** Sends parts on as they are asked for. */
@@ -30,15 +33,27 @@ export const GET = answering((context: APIContext) => {
   );
 });
 
-/** Takes the file of a whole workspace in, beside what stands here. */
+/** Of a workspace file that is imported so much is in memory at once, bytes. */
+const HELD_BYTES = 4 * 1024 * 1024;
+
+/** Imports the file of a whole workspace, beside what is here. It is read as it arrives. */
 export const POST = answering(async ({ request, locals }: APIContext) => {
-  const file = await readBody(request, 'workspace', { own: () => readOwnNames(locals.workspaceId) });
-  const taken = await takeOver(await locals.ownWorkspace(), file);
-  return taken === 'full'
-    ? full(
-        'There is no room for all of this beside what stands here (200 kitchens, 5000 models, 64 MB); nothing was taken over.',
-      )
-    : json(taken, 201);
+  bytesOf(request, MAX_WORKSPACE_BYTES);
+  const release = reserve(request, HELD_BYTES);
+  try {
+    const parts = bodyParts(request, MAX_WORKSPACE_BYTES);
+    const done = await importWorkspace(parts, locals.workspaceId, () => locals.ownWorkspace());
+    if (done === 'full')
+      return full(
+        'There is no room for all of this beside what is here (200 kitchens, 5000 models, 64 MB). Nothing was imported.',
+      );
+    return json(done, 201);
+  } catch (error) {
+    if (error instanceof NotJson) return problem(400, 'Not JSON', 'The file is not JSON. Nothing was imported.');
+    throw error;
+  } finally {
+    release();
+  }
 });
 
 /** Forgets everything about this workspace, in every browser that opens it. */
