@@ -27,6 +27,19 @@ export default defineConfig({
   vite: {
     build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200, cssCodeSplit: false },
     plugins: [checkedData()],
+    // the parts used of large libraries are bundled: a server that starts would read all of them
+    ssr: {
+      noExternal: [
+        /^@mantine\//,
+        /^@tabler\//,
+        /^@dnd-kit\//,
+        /^@tanstack\//,
+        /^date-fns/,
+        /^drizzle-orm/,
+        /^zod/,
+        'react-chartjs-2',
+      ],
+    },
     worker: { format: 'es', plugins: () => [bareConstants, checkedData({ fetched: true })] },
   },
   experimental: {

@@ -165,10 +165,10 @@ test('a backup is taken while the server runs and brings everything back; what s
   const refused = await script(ours('restore', foreign)).done;
   expect([refused.code, refused.output]).toEqual([
     1,
-    expect.stringContaining('is no backup of Scabbard; nothing was changed'),
+    expect.stringContaining('is not a backup of Scabbard; nothing was changed'),
   ]);
   const restored = await script(ours('restore', file)).done;
-  expect(restored.output).toMatch(/kept as the database scabbard_before_\d{14}/);
+  expect(restored.output).toMatch(/kept as the database scabbard_before_\d{17}/);
   expect(restored.code).toBe(0);
   await until(async () => (await status('/ready')) === 200);
   const back = await (await fetch(`${here}${path}`, { headers })).text();
@@ -269,7 +269,7 @@ test('a start that fails ends what it has started: here by a database that a new
   const broken = await script(ours('start'), { SCABBARD_CLUSTER: cluster, PORT: '' }).done;
   expect(broken.code).toBe(1);
   const backups = readdirSync(join(folder, 'backups'));
-  expect(backups).toEqual([expect.stringMatching(/^before-migration-\d{14}\.dump$/)]);
+  expect(backups).toEqual([expect.stringMatching(/^before-migration-\d{17}\.dump$/)]);
   expect(statSync(join(folder, 'backups', backups[0] ?? '')).size).toBeGreaterThan(10_000);
   await admin.query(
     `insert into drizzle.__drizzle_migrations (hash, created_at) values ('again', 9999999999998), ('newer', 9999999999999)`,

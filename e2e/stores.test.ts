@@ -136,7 +136,9 @@ describe('a kitchen', () => {
     expect(made.filter((each) => each === 'full')).toHaveLength(3);
     expect(await stores.listKitchens(workspace)).toHaveLength(MAX_KITCHENS);
     // all of a file or nothing of it
-    expect(await imported(workspace, { ...file, kitchens: kitchens.slice(0, 1) })).toBe('full');
+    expect(await imported(workspace, { ...file, kitchens: [{ kitchen: named('one too many'), kept: [] }] })).toBe(
+      'full',
+    );
     expect(await stores.listKitchens(workspace)).toHaveLength(MAX_KITCHENS);
   });
 });
@@ -284,8 +286,26 @@ describe('a workspace', () => {
     const id = await newKitchen(mine, fileOf({ name: 'Pier', limits: { must: ['own-heron'] } }));
     expect(await stores.deleteOwnModel(mine, 'own-heron')).toEqual({ usedBy: ['Pier'] });
     expect(await stores.deleteOwnModel(theirs, 'own-heron')).toBeNull();
+    await stores.addSnapshot(mine, id, {
+      kind: 'snapshot',
+      name: 'before',
+      kitchen: fileOf({ limits: { must: ['own-heron'] } }),
+    });
+    await stores.saveKitchen(mine, id, 1, named('Pier'));
+    // a snapshot names it still, and so may a kitchen that can be had back
+    expect(await stores.deleteOwnModel(mine, 'own-heron')).toEqual({ usedBy: ['the snapshot before of Pier'] });
+    const other = await newKitchen(mine, fileOf({ name: 'Quay', owned: [{ model: 'own-heron' }] }));
     await stores.deleteKitchen(mine, id);
-    expect(await stores.deleteOwnModel(mine, 'own-heron')).toBe(true);
+    await stores.deleteKitchen(mine, other);
+    expect(await stores.deleteOwnModel(mine, 'own-heron')).toMatchObject({
+      usedBy: ['Quay (deleted, but still kept)', 'the snapshot before of Pier'],
+    });
+    await stores.emptyDeleted(mine);
+    expect(await stores.deleteOwnModel(mine, 'own-heron')).toBe('gone');
+    // whoever saves what was read before finds it gone
+    await expect(stores.createKitchen(mine, fileOf({ limits: { must: ['own-heron'] } }))).rejects.toThrow(
+      'deleted meanwhile',
+    );
     expect(await stores.deleteOwnModel(mine, 'own-heron')).toBeNull();
   });
 

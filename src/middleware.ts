@@ -5,6 +5,7 @@ import { beginHousekeeping } from './server/housekeeping';
 import { Answer, failed, problem } from './server/http';
 import { checkMaking, checkPace, clientOf } from './server/pace';
 import { beginReading } from './server/reading';
+import { startLater } from './server/threads';
 import { beginMaking } from './threads/making';
 import { COOKIE_SECONDS, createWorkspace, findWorkspace, WORKSPACE_COOKIE } from './server/workspaces';
 
@@ -57,14 +58,20 @@ async function prepare({ request, url, cookies, locals }: APIContext): Promise<v
   if (found && token && !isWrite && !url.pathname.startsWith('/api/')) setKey(token);
 }
 
+let begun = false;
+/** Starts what goes on beside the requests, with the first of them. */
+function begin(): void {
+  if (begun) return;
+  begun = true;
+  for (const each of [beginHousekeeping, beginReading, beginMaking]) startLater(each);
+}
+
 export const onRequest = defineMiddleware(async (context, next) => {
   const { request, url } = context;
   const isPage = !url.pathname.startsWith('/api/');
   if (!SAFE.has(request.method) && !isSameOrigin(request, url))
     return problem(403, 'Refused', 'This request did not come from one of our own pages.');
-  beginHousekeeping();
-  beginReading();
-  beginMaking();
+  begin();
   try {
     if (!PLAIN.has(url.pathname)) await prepare(context);
     const response = await next();

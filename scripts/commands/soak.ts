@@ -1,217 +1,102 @@
-// npm run soak: a bounded storm on loopback, on a database of its own: many users, kills of server and database, odd bodies and a full disk. Prints
-// what was asked, how long it took and what was lost; ends with 1 where a bar is missed. `npm run soak -- SECONDS` for a longer storm.
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { connect } from 'node:net';
+// npm run soak [-- SECONDS | tenth]: a bounded storm on loopback, on a database of its own: many users, lost connections, kills of server and database,
+// backups beside writers, floods of long bodies, odd files and a full disk. Prints what was asked, how long it took, how busy the machine was and what
+// was lost; ends with 1 where a bar is missed. `tenth` tries a tenth of everything and holds no times against their bars.
+import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { seeded } from '../../src/core/kit/robustness/random';
 import { dataFolder } from '../lib/paths.mjs';
 import { nextFree } from '../lib/ports.mjs';
-import { prepare } from '../lib/prepare.mjs';
+import { prepare } from '../lib/prepare';
 import { succeeds } from '../lib/run.mjs';
 import { say } from '../lib/say.mjs';
-import { serve } from '../lib/serve.mjs';
-import { User } from '../lib/soak/client.mjs';
-import { oddRequest, randomFrom } from '../lib/soak/fuzz.mjs';
+import { User } from '../lib/soak/client';
+import { fuzz } from '../lib/soak/fuzz';
+import { Bars } from '../lib/soak/measures';
+import * as phases from '../lib/soak/phases';
+import type { Stops } from '../lib/stops.mjs';
+import { serve } from '../server/supervise';
 
 const USERS = 200;
-const A_SECOND = 60;
-const SECONDS = Number(process.argv[2]) || 30;
-const SAVES = 0.4;
-const ODD_BODIES = 10_000;
-const KILLS = 4;
-/** Most time of 95 in 100 answers, ms. */
-const BARS = { reads: 100, saves: 200 };
-const DISK = '400m';
+const FILES = 10_000;
+const DISK = '500m';
 const CLUSTER = 'soak';
+const SEED = 20;
 const place = join(dataFolder, CLUSTER);
 
-const random = randomFrom(20);
-const share = (sorted, part) => sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))] ?? NaN;
-const missed = [];
-const must = (holds, what) => holds || missed.push(what);
+const [asked] = process.argv.slice(2);
+const isTenth = asked === 'tenth';
+const size = isTenth ? 0.1 : 1;
+const seconds = isTenth ? 3 : Number(asked) || 30;
 
-class Times {
-  of = { reads: [], saves: [] };
-  statuses = new Map();
-  note(kind, { status, ms }) {
-    this.of[kind].push(ms);
-    this.statuses.set(status, (this.statuses.get(status) ?? 0) + 1);
-  }
-  bad = () => [...this.statuses].filter(([status]) => status === 0 || status >= 500);
-  tell(name) {
-    for (const [kind, times] of Object.entries(this.of)) {
-      if (times.length === 0) continue;
-      const sorted = [...times].sort((a, b) => a - b);
-      const figures = [0.5, 0.95, 0.99].map((part) => `p${100 * part} ${share(sorted, part).toFixed(0)}`).join(', ');
-      say(`  ${name}, ${kind}: ${times.length} requests, ${figures} ms`);
-    }
-    say(`  ${name}, answers: ${[...this.statuses].map(([status, n]) => `${n} × ${status || 'none'}`).join(', ')}`);
-  }
-}
-
-const PAGES = ['', '/cutting', '/drawer', '/cooks'];
-
-/** Users ask at the pace of all together, each when it is free, until the time is over. */
-async function storm(users, seconds, times) {
-  const end = performance.now() + 1000 * seconds;
-  const busy = new Set();
-  const under = [];
-  for (let next = performance.now(); next < end; next += 1000 / A_SECOND) {
-    await pause(Math.max(0, next - performance.now()));
-    const free = users.filter((user) => !busy.has(user));
-    const user = free[Math.floor(random() * free.length)];
-    if (!user) continue;
-    busy.add(user);
-    const saves = random() < SAVES;
-    const page = PAGES[Math.floor(random() * PAGES.length)];
-    const path = random() < 0.5 ? `${user.path}${page}` : random() < 0.5 ? '/' : `/api${user.path}`;
-    const work = (saves ? user.save() : user.ask('GET', path)).then((answer) => {
-      times.note(saves ? 'saves' : 'reads', answer);
-      busy.delete(user);
-    });
-    under.push(work);
-  }
-  await Promise.all(under);
-}
-
-/** Asks every user’s kitchen; how many acknowledged writes are gone. */
-async function lostOf(users) {
-  let lost = 0;
-  for (const user of users) {
-    let look = await user.lookAgain();
-    for (let tries = 0; !look.answered && tries < 50; tries++) {
-      await pause(200);
-      look = await user.lookAgain();
-    }
-    if (!look.answered || look.lost) lost++;
-  }
-  return lost;
-}
-const saved = (users) => users.reduce((sum, user) => sum + user.edits, 0);
-
-/** A little file system for the cluster, so that its disk can be filled; none where this user may not have one. */
-function smallDisk() {
+/** A little file system for the database, so that its disk can be filled; none where this user may not mount one. */
+function smallDisk(): boolean {
   rmSync(place, { recursive: true, force: true });
   mkdirSync(place, { recursive: true });
   return succeeds('mount', ['-t', 'tmpfs', '-o', `size=${DISK}`, 'tmpfs', place]);
 }
 
-async function fullDisk(users, times) {
-  const ballast = join(place, 'ballast');
-  succeeds('dd', ['if=/dev/zero', `of=${ballast}`, 'bs=1M']);
-  const tasks = () => Array.from({ length: 60 }, () => ({ id: 'onion-dice', amount: random() * 1000 }));
-  const dishes = () => Array.from({ length: 300 }, (_, i) => ({ id: `d${i}`, name: 'Stew', tasks: tasks() }));
-  let refused = null;
-  for (let i = 0; i < 150 && !refused; i++) {
-    const kitchen = { format: 'scabbard.kitchen', version: 1, cooking: { ownDishes: dishes() } };
-    const user = users[i % users.length];
-    const answer = await user.ask('POST', '/api/kitchens', JSON.stringify({ from: 'file', kitchen }));
-    if (answer.status !== 201) refused = answer.status;
-  }
-  say(`  full disk: writing was answered ${refused ?? 'as ever: it was not filled'}`);
-  must(refused === 507 || refused === 503, 'a full disk answers 507 or 503');
-  await pause(3000);
-  let read = 0;
-  for (const user of users.slice(0, 20)) if ((await user.ask('GET', user.path)).status === 200) read++;
-  say(`  full disk: ${read} of 20 pages could be read`);
-  must(read === 20, 'a full disk leaves reading alone');
-  rmSync(ballast);
-  const end = performance.now() + 20_000;
-  let again = 0;
-  while (again !== 200 && performance.now() < end) {
-    await pause(500);
-    again = (await users[0].save()).status;
-  }
-  times.note('saves', { status: again, ms: 0 });
-  must(again === 200, 'writing goes on once there is room again');
+/** Half a request is given up after a while, so that nobody holds a connection for ever. */
+async function dawdled(bars: Bars, given: Promise<number>): Promise<void> {
+  const after = await Promise.race([given, pause(75_000, null, { ref: false })]);
+  say(`  half a request was given up after ${after === null ? 'more than 75' : after.toFixed(0)} s`);
+  bars.must(after !== null, 'half a request is given up');
 }
 
-/** Sends half a request and waits; resolves with the seconds until the server gives it up. */
-function dawdle(port) {
-  const began = performance.now();
-  return new Promise((resolve) => {
-    const socket = connect({ port, host: '127.0.0.1' });
-    socket.on('error', () => undefined);
-    socket.once('close', () => resolve((performance.now() - began) / 1000));
-    socket.write(
-      `PUT /api/kitchens/x HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nOrigin: http://127.0.0.1:${port}\r\nContent-Length: 1000\r\n\r\n{`,
-    );
-    socket.resume();
-  });
-}
-
-async function round(stops) {
-  const { url, entry, pidFile } = await prepare({ cluster: CLUSTER, database: 'scabbard', stops, keep: true });
+async function storms(stops: Stops, bars: Bars): Promise<phases.Soak> {
+  const opened = await prepare({ cluster: CLUSTER, database: 'scabbard', stops, keep: true });
   const port = await nextFree(4800);
-  process.env.TRUST_PROXY = '1';
   const log = join(dataFolder, 'soak.log');
-  let server = await serve(entry, { databaseUrl: url, port, log });
-  stops.push(() => server.stop());
-  const users = Array.from({ length: USERS }, (_, number) => new User({ port }, number));
+  const serving = { databaseUrl: opened.url, port, log, env: { TRUST_PROXY: '1' } };
+  const server = await serve(opened.entry, serving);
+  stops.push(server.stop);
+  const folder = mkdtempSync(join(tmpdir(), 'scabbard-soak-'));
+  stops.push(() => Promise.resolve(rmSync(folder, { recursive: true, force: true })));
+  const users = Array.from({ length: isTenth ? 40 : USERS }, (_, number) => new User(port, number));
   for (const user of users) await user.begin();
+  const soak = { opened, server, port, bars, random: seeded(SEED), users, size, isTimed: !isTenth, folder };
 
-  say(`• ${USERS} connections, ${A_SECOND} requests a second for ${SECONDS} s…`);
-  const calm = new Times();
-  const dawdled = dawdle(port);
-  await storm(users, 3, new Times());
-  await storm(users, SECONDS, calm);
-  calm.tell('storm');
-  for (const [kind, most] of Object.entries(BARS))
-    must(
-      share(
-        [...calm.of[kind]].sort((a, b) => a - b),
-        0.95,
-      ) < most,
-      `p95 of ${kind} under ${most} ms`,
-    );
-  must(calm.bad().length === 0, 'no errors in the storm');
-
-  const given = await Promise.race([dawdled, pause(45_000).then(() => null)]);
-  say(`  half a request was given up after ${given === null ? 'more than 45' : given.toFixed(0)} s`);
-  must(given !== null, 'half a request is given up');
-
-  say(`• the same, with ${KILLS} kills of database and server…`);
-  const killed = new Times();
-  for (let i = 0; i < KILLS; i++) {
-    const storming = storm(users, 6, killed);
-    await pause(1500);
-    if (i % 2 === 0) process.kill(Number(readFileSync(pidFile, 'utf8').split('\n')[0]), 'SIGKILL');
-    else {
-      server.kill();
-      await server.ended;
-      server = await serve(entry, { databaseUrl: url, port, log });
-    }
-    await storming;
-  }
-  killed.tell('kills');
-  const lost = await lostOf(users);
-  say(`  writes sent: ${saved(users)}; acknowledged writes lost: ${lost}`);
-  must(lost === 0, 'no acknowledged write is lost');
-
-  say(`• ${ODD_BODIES} odd bodies…`);
-  const odd = new Times();
-  const queue = Array.from({ length: ODD_BODIES }, (_, i) => users[i % users.length]);
-  await Promise.all(
-    users.slice(0, 20).map(async () => {
-      for (let user = queue.pop(); user; user = queue.pop()) {
-        const { method, path, body } = oddRequest(user, random);
-        odd.note('saves', await user.ask(method, path, body));
-      }
-    }),
-  );
-  odd.tell('odd bodies');
-  must(odd.bad().length === 0, 'no odd body is answered 5xx');
-  return { users, calm };
+  const given = isTenth ? null : phases.dawdle(port);
+  await phases.calm(soak, 60, seconds);
+  if (given) await dawdled(bars, given);
+  await phases.kills(soak);
+  await phases.lostConnections(soak);
+  await phases.longBodies(soak);
+  await phases.longDocuments(soak);
+  say(`• ${FILES * size} files made from the schemas…`);
+  await fuzz(users, { count: FILES * size, port, random: soak.random, bars });
+  await phases.backups(soak);
+  return soak;
 }
 
-export default async function (stops) {
-  const small = smallDisk();
-  if (small) stops.push(async () => void succeeds('umount', ['-l', place]));
-  const { users, calm } = await round(stops);
-  if (small && existsSync(join(place, 'cluster'))) {
+/** The same users on two processes, at paces that one could not keep. */
+async function overload(soak: phases.Soak, stops: Stops): Promise<void> {
+  const port = await nextFree(4850);
+  const log = join(dataFolder, 'soak.log');
+  const server = await serve(soak.opened.entry, {
+    databaseUrl: soak.opened.url,
+    port,
+    log,
+    servers: 2,
+    env: { TRUST_PROXY: '1' },
+  });
+  stops.push(server.stop);
+  const users = Array.from({ length: USERS }, (_, number) => new User(port, number, 1));
+  for (const user of users) await user.begin();
+  for (const aSecond of [200, 600]) await phases.calm({ ...soak, server, port, users }, aSecond, seconds);
+}
+
+export default async function soakCommand(stops: Stops): Promise<void> {
+  const bars = new Bars();
+  const isSmall = smallDisk();
+  if (isSmall) stops.push(() => Promise.resolve(succeeds('umount', ['-l', place])));
+  const soak = await storms(stops, bars);
+  if (!isTenth) await overload(soak, stops);
+  if (isSmall && existsSync(join(place, 'cluster'))) {
     say('• a full disk…');
-    await fullDisk(users, calm);
+    await phases.fullDisk({ ...soak, folder: place });
   } else say('• a full disk: not tried, this user may not mount a small file system');
-  say(missed.length === 0 ? '\nEvery bar holds.' : `\nMissed: ${missed.join('; ')}.`);
-  process.exitCode = missed.length === 0 ? 0 : 1;
+  say(bars.missed.length === 0 ? '\nEvery bar holds.' : `\nMissed:\n- ${bars.missed.join('\n- ')}`);
+  process.exitCode = bars.missed.length === 0 ? 0 : 1;
 }

@@ -13,6 +13,7 @@ import {
 import { join, relative } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { bundle } from './bundle.mjs';
+import { bundledData } from './checked-data.mjs';
 import { dataFolder, root } from './paths.mjs';
 import { run } from './run.mjs';
 import { say } from './say.mjs';
@@ -24,6 +25,7 @@ const SOURCES = [
   'scripts/server',
   'scripts/lib/build.mjs',
   'scripts/lib/bundle.mjs',
+  'scripts/lib/checked-data.mjs',
   'astro.config.mjs',
   'package-lock.json',
   'postcss.config.cjs',
@@ -31,7 +33,7 @@ const SOURCES = [
 ];
 const KEPT = 3;
 /** Packages are not bundled with the server's programs. */
-const OUTSIDE = { packages: 'external' };
+const OUTSIDE = { packages: 'external', plugins: [bundledData] };
 /** Files smaller than this are sent as they are, bytes. */
 const LEAST_COMPRESSED = 1024;
 

@@ -43,9 +43,7 @@ export class SharedPages {
   /** Whether a page is the same for whoever asks for it like this. */
   private isShared({ method, url = '', headers }: IncomingMessage): boolean {
     if (method !== 'GET') return false;
-    return (
-      FOR_EVERYBODY.has(url) || (FOR_NEWCOMERS.has(url) && !(headers.cookie ?? '').includes(`${this.cookie}=`))
-    );
+    return FOR_EVERYBODY.has(url) || (FOR_NEWCOMERS.has(url) && !(headers.cookie ?? '').includes(`${this.cookie}=`));
   }
 
   /** Answers from memory, or has the page made and remembers it. False where the page is not a shared one. */

@@ -15,12 +15,8 @@ export async function keepHouse(now: Date): Promise<void> {
   await purgeEmptyWorkspaces(now);
 }
 
-let begun = false;
-
-/** Keeps house now and every hour from now on, once per server process. */
+/** Keeps house now and every hour from now on. */
 export function beginHousekeeping(): void {
-  if (begun) return;
-  begun = true;
   const keep = () =>
     void keepHouse(new Date()).catch((error: unknown) => log.error(described(error), 'housekeeping failed'));
   keep();

@@ -15,6 +15,14 @@ export function threads(program: 'reader' | 'maker', options: { most: number; qu
   });
 }
 
+/** The first threads are started this long after the server: while it starts, all its time goes to those who wait for it, ms. */
+const FIRST_THREADS = 4_000;
+
+/** Starts something a moment after the server has. */
+export function startLater(begin: () => void): void {
+  setTimeout(begin, FIRST_THREADS).unref();
+}
+
 /** Whether a pool refused a job because as many as it holds are waiting. */
 export const isQueueFull = (error: unknown): boolean =>
   error instanceof Error && /queue is at limit|queue size is 0/i.test(error.message);

@@ -5,10 +5,13 @@ import { FaultyInput } from '../core/formats/faults';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { namedModels } from '../core/kitchen/ids';
 import { shippedModels } from '../../data/models';
+import { reference } from '../../data/reference';
 import type { Transaction } from '../db/connect';
 import { kitchen, snapshot, workspaceModel } from '../db/schema';
 
 const shipped = { ids: new Set(shippedModels.map(({ id }) => id)), makers: new Set(shippedModels.map((m) => m.maker)) };
+/** Whether an id is one of the trade's, and not a model of a workspace. */
+const isShipped = (id: string) => shipped.ids.has(id) || reference.types.has(id) || reference.tools.has(id);
 const maker = sql<string>`${workspaceModel.model} ->> 'maker'`;
 
 /**
@@ -17,7 +20,7 @@ const maker = sql<string>`${workspaceModel.model} ->> 'maker'`;
  */
 export async function checkModelsStand(tx: Transaction, workspaceId: string, file: KitchenFile): Promise<void> {
   const named = namedModels(file);
-  const models = named.models.filter((id) => !shipped.ids.has(id));
+  const models = named.models.filter((id) => !isShipped(id));
   const isOwnMaker = named.maker !== null && !shipped.makers.has(named.maker);
   if (models.length === 0 && !isOwnMaker) return;
   const there = await tx

@@ -1,76 +1,143 @@
 // One user of the storm: a workspace, one connection, and a memory of what the server said it had stored.
 import { Agent, request } from 'node:http';
+import { z } from '../../../src/core/zod';
 
-/** Sends one request; resolves with its status, body and how long it took, ms. Status 0: no answer. */
-function ask(agent, { port, client }, method, path, body, cookie) {
+/** An answer: status 0 where there was none. */
+export interface Answer {
+  status: number;
+  text: string;
+  cookie: string | undefined;
+  retryAfter: string | undefined;
+  ms: number;
+}
+
+export interface Asking {
+  port: number;
+  /** Address that the request is said to come from, as a proxy would write it. */
+  client: string;
+  cookie?: string | undefined;
+  agent?: Agent | undefined;
+}
+
+/** A request that takes longer is given up, ms. */
+const GIVES_UP_AFTER = 30_000;
+
+/** Sends one request. Never throws: a request without an answer has the status 0. */
+export function ask(
+  { port, client, cookie, agent }: Asking,
+  method: string,
+  path: string,
+  body?: string,
+): Promise<Answer> {
   const began = performance.now();
   return new Promise((resolve) => {
-    const headers = { 'x-forwarded-for': client, ...(cookie ? { cookie } : {}) };
-    if (method !== 'GET')
-      Object.assign(headers, { origin: `http://127.0.0.1:${port}`, 'content-type': 'application/json' });
+    const end = (status: number, text = '', headers: NodeJS.Dict<string | string[]> = {}) =>
+      resolve({
+        status,
+        text,
+        cookie: [headers['set-cookie'] ?? []].flat()[0]?.split(';')[0],
+        retryAfter: [headers['retry-after'] ?? []].flat()[0],
+        ms: performance.now() - began,
+      });
+    const headers = {
+      'x-forwarded-for': client,
+      ...(cookie ? { cookie } : {}),
+      ...(method === 'GET' ? {} : { origin: `http://127.0.0.1:${port}`, 'content-type': 'application/json' }),
+    };
     const sent = request({ agent, host: '127.0.0.1', port, method, path, headers }, (response) => {
-      const parts = [];
-      response.on('data', (part) => parts.push(part));
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
       response.on('error', () => end(0));
-      response.on('end', () =>
-        end(response.statusCode, Buffer.concat(parts).toString(), response.headers['set-cookie']?.[0]),
-      );
+      response.on('end', () => end(response.statusCode ?? 0, Buffer.concat(parts).toString(), response.headers));
     });
-    const end = (status, text = '', set) => resolve({ status, text, set, ms: performance.now() - began });
     sent.once('error', () => end(0));
-    sent.setTimeout(20_000, () => sent.destroy());
+    sent.setTimeout(GIVES_UP_AFTER, () => sent.destroy());
     sent.end(body);
   });
 }
 
+const madeSchema = z.object({ id: z.string() });
+const storedSchema = z.object({ version: z.number(), kitchen: z.object({ name: z.string() }) });
+const versionSchema = z.object({ version: z.number() });
+
+/** What a look at the server's copy tells of a user's writes. */
+export interface Look {
+  answered: boolean;
+  /** An acknowledged write is gone, or something stands there that nobody sent. */
+  lost: boolean;
+  /** Writes that got no answer and are stored all the same. */
+  unconfirmed: number;
+}
+
 export class User {
-  constructor(server, number) {
-    this.server = { ...server, client: `10.0.${Math.floor(number / 250)}.${(number % 250) + 1}` };
-    this.agent = new Agent({ keepAlive: true, maxSockets: 1 });
-    this.number = number;
-    this.edits = 0;
-    /** What the server has acknowledged, and what was sent last: one of the two must stand there. */
-    this.acknowledged = { version: 1, name: 'Storm' };
-    this.sent = null;
+  private readonly agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  private readonly client: string;
+  cookie: string | undefined;
+  /** Address of the kitchen that this user edits, and of another one for whatever else is tried. */
+  path = '';
+  sparePath = '';
+  /** Writes sent. */
+  edits = 0;
+  private acknowledged = { version: 1, name: 'Storm' };
+  /** Names sent since the last acknowledged write that got no answer. */
+  private readonly unclear = new Set<string>();
+
+  constructor(
+    private readonly port: number,
+    private readonly number: number,
+    /** Users made after another one share no address with those of before. */
+    net = 0,
+  ) {
+    this.client = `10.${net}.${Math.floor(number / 250)}.${(number % 250) + 1}`;
   }
 
-  ask(method, path, body) {
-    return ask(this.agent, this.server, method, path, body, this.cookie);
+  ask(method: string, path: string, body?: string): Promise<Answer> {
+    return ask({ port: this.port, client: this.client, cookie: this.cookie, agent: this.agent }, method, path, body);
   }
 
-  async begin() {
-    const made = await this.ask('POST', '/api/kitchens', JSON.stringify({ from: 'nothing', name: 'Storm' }));
+  async begin(): Promise<void> {
+    this.path = await this.newKitchen('Storm');
+    this.sparePath = await this.newKitchen('Spare');
+  }
+
+  private async newKitchen(name: string): Promise<string> {
+    const made = await this.ask('POST', '/api/kitchens', JSON.stringify({ from: 'nothing', name }));
     if (made.status !== 201) throw new Error(`no kitchen for a user: ${made.status} ${made.text}`);
-    this.cookie = made.set.split(';')[0];
-    this.path = `/kitchens/${JSON.parse(made.text).id}`;
+    this.cookie ??= made.cookie;
+    return `/kitchens/${madeSchema.parse(JSON.parse(made.text)).id}`;
   }
 
-  /** Saves an edit, as a page does: on the version it knows, asking for the present one after a conflict or no answer. */
-  async save() {
-    if (this.sent) await this.lookAgain();
-    const { version } = this.acknowledged;
+  /** Saves an edit, as a page does: on the version it knows, asking for the present one after no answer. */
+  async save(): Promise<Answer> {
+    if (this.unclear.size > 0) {
+      const look = await this.look();
+      if (!look.answered) return { status: 503, text: '', cookie: undefined, retryAfter: '1', ms: 0 };
+    }
     const name = `Storm ${this.number}, edit ${++this.edits}`;
     const kitchen = { format: 'scabbard.kitchen', version: 1, name, cooking: { mealsPerWeek: 1 + (this.edits % 14) } };
-    this.sent = { version: version + 1, name };
+    this.unclear.add(name);
+    const { version } = this.acknowledged;
     const saved = await this.ask('PUT', `/api${this.path}`, JSON.stringify({ version, kitchen }));
     if (saved.status === 200) {
-      this.acknowledged = { version: JSON.parse(saved.text).version, name };
-      this.sent = null;
+      this.acknowledged = { version: versionSchema.parse(JSON.parse(saved.text)).version, name };
+      this.unclear.clear();
     }
     return saved;
   }
 
-  /** What stands on the server now; whether an acknowledged write is gone. */
-  async lookAgain() {
+  /** Compares what the server has with what it acknowledged. */
+  async look(): Promise<Look> {
     const now = await this.ask('GET', `/api${this.path}`);
-    if (now.status !== 200) return { answered: false, lost: false };
-    const { version, kitchen } = JSON.parse(now.text);
-    const lost =
-      version < this.acknowledged.version ||
-      (version === this.acknowledged.version && kitchen.name !== this.acknowledged.name) ||
-      (version > this.acknowledged.version && kitchen.name !== this.sent?.name);
-    if (!lost) this.acknowledged = { version, name: kitchen.name };
-    this.sent = null;
-    return { answered: true, lost };
+    if (now.status !== 200) return { answered: false, lost: false, unconfirmed: 0 };
+    const { version, kitchen } = storedSchema.parse(JSON.parse(now.text));
+    const { acknowledged } = this;
+    const isNewer = version > acknowledged.version;
+    const lost = isNewer
+      ? !this.unclear.has(kitchen.name)
+      : version < acknowledged.version || kitchen.name !== acknowledged.name;
+    const unconfirmed = isNewer && !lost ? 1 : 0;
+    this.acknowledged = { version, name: kitchen.name };
+    this.unclear.clear();
+    return { answered: true, lost, unconfirmed };
   }
 }

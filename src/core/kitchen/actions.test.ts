@@ -5,7 +5,6 @@ import { reference } from '../../../data/reference';
 import { BOUNDS, MOST } from '../formats/kitchenBounds';
 import { kitchenFileSchema, type KitchenFile } from '../formats/kitchenFile';
 import { Faults, faultsOf } from '../formats/faults';
-import type { PlanStep } from '../formats/planFile';
 import { planKitchen } from '../kit/plan/planKitchen';
 import { wildKitchen } from '../testing/arbitrary';
 import { fileOf } from '../testing/trade';

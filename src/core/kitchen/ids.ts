@@ -22,6 +22,8 @@ export function namedModels({ owned = [], trials = {}, limits = {} }: KitchenFil
     ...owned.map(({ model }) => model),
     ...(trials.hand ?? []).map(({ model }) => model),
     ...(trials.bench ?? []).flatMap(({ knives }) => knives.map(({ model }) => model)),
+    ...(limits.must ?? []),
+    ...(limits.never ?? []),
   ].filter((id) => id !== null && id !== undefined);
   return { models: [...new Set(models)], maker: limits.maker ?? null };
 }
