@@ -4,30 +4,21 @@ import { MAX_MODELS } from '../core/formats/catalogueFile';
 import type { Transaction } from '../db/connect';
 import { catalogueModel, workspaceModel } from '../db/schema';
 import { database } from './database';
+import { reread } from './reread';
 import { usersOf } from './usedModels';
 import { inWorkspace, NoRoom } from './workspaces';
 
 /** How long the shipped catalogue is taken as it was read, ms: it changes only when a release is started. */
 const CATALOGUE_MS = 10 * 60_000;
-let shippedRead: { at: number; models: Promise<BladeModel[]> } | null = null;
 
-/** Every model of the shipped catalogue, by id; read anew every ten minutes. */
-export async function readShippedModels(): Promise<BladeModel[]> {
-  const now = Date.now();
-  if (!shippedRead || now - shippedRead.at > CATALOGUE_MS) {
-    const models = database()
-      .select({ model: catalogueModel.model })
-      .from(catalogueModel)
-      .orderBy(asc(catalogueModel.id))
-      .then((rows) => rows.map((row) => row.model));
-    const read = { at: now, models };
-    shippedRead = read;
-    models.catch(() => {
-      if (shippedRead === read) shippedRead = null;
-    });
-  }
-  return shippedRead.models;
-}
+/** Every model of the shipped catalogue, by id; read again every ten minutes. */
+export const readShippedModels = reread(CATALOGUE_MS, async (): Promise<BladeModel[]> => {
+  const rows = await database()
+    .select({ model: catalogueModel.model })
+    .from(catalogueModel)
+    .orderBy(asc(catalogueModel.id));
+  return rows.map((row) => row.model);
+});
 
 /** Ids and makers of the models this workspace brought in. */
 export async function readOwnNames(workspaceId: string): Promise<{ id: string; maker: string }[]> {

@@ -5,6 +5,7 @@ import type { Transaction } from '../db/connect';
 import { kitchen, sampleKitchen } from '../db/schema';
 import { database } from './database';
 import { Answer, notFound } from './http';
+import { reread } from './reread';
 import { checkModelsStand } from './usedModels';
 import { inWorkspace, NoRoom } from './workspaces';
 
@@ -162,10 +163,14 @@ export async function purgeDeleted(now: Date): Promise<void> {
     .where(lt(kitchen.deletedAt, longAgo(now)));
 }
 
-/** The sample kitchens in their order. */
-export async function listSamples() {
-  return database().select().from(sampleKitchen).orderBy(asc(sampleKitchen.position));
-}
+/** How long the sample kitchens are taken as they were read, ms: they change only when a release is started. */
+const SAMPLES_MS = 10 * 60_000;
+
+/** What is told of the sample kitchens, in their order; read again every ten minutes. */
+export const listSamples = reread(SAMPLES_MS, async () => {
+  const rows = await database().select().from(sampleKitchen).orderBy(asc(sampleKitchen.position));
+  return rows.map(({ id, about, document }) => ({ id, about, name: document.name ?? id }));
+});
 
 /** One sample's document, or null. */
 export async function readSample(id: string): Promise<KitchenFile | null> {

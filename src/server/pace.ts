@@ -34,8 +34,8 @@ export function checkPace(request: Request, path: string, workspaceId: string | 
 /** Takes what making a workspace costs a client. Throws an Answer of 429. */
 export const checkMaking = (client: string): void => check(MADE.take(client, Date.now()));
 
-/** Bodies shorter than this are always let in, bytes. */
-const SHORT = 64 * 1024;
+/** Bodies no longer than this are always let in, bytes. */
+export const SHORT = 64 * 1024;
 /** Most bytes of longer bodies in memory at once: of one client, and of all. */
 const MOST_BYTES = { client: 12 * 1024 * 1024, all: 48 * 1024 * 1024 };
 

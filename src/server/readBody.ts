@@ -1,8 +1,9 @@
 // What a request carries: bounded, counted while it is in memory, parsed by its schema.
+import { FaultyInput } from '../core/formats/faults';
 import { NotJson } from '../core/formats/json';
 import { BODIES, type Body, type BodyName, type OwnNames } from './bodies';
 import { Answer, busy, problem } from './http';
-import { reserve } from './pace';
+import { reserve, SHORT } from './pace';
 import { readApart } from './reading';
 import { isGivenUp, isQueueFull } from './threads';
 
@@ -44,10 +45,22 @@ export async function readText(request: Request, limit: number): Promise<string>
   return Buffer.concat(parts).toString('utf8');
 }
 
+/** Reads a body; the models of the workspace are asked for only where it names something that is not shipped. */
+async function readKnowing<N extends BodyName>(which: N, text: string, own: () => Promise<OwnNames>): Promise<Body<N>> {
+  try {
+    return await readApart(which, text, []);
+  } catch (error) {
+    if (!(error instanceof FaultyInput) || error instanceof NotJson) throw error;
+    const names = await own();
+    if (names.length === 0) throw error;
+    return await readApart(which, text, names);
+  }
+}
+
 export interface Reading {
   /** The models of the workspace, which ids in the body may name besides the shipped ones. */
   own?: () => Promise<OwnNames>;
-  /** What must hold before the body is read at all, as that the kitchen is there. */
+  /** What must hold before a long body is read at all, as that the kitchen is there; a short one is read faster than that is asked. */
   first?: () => Promise<void>;
 }
 
@@ -62,10 +75,10 @@ export async function readBody<N extends BodyName>(
 ): Promise<Body<N>> {
   const { bytes } = BODIES[which];
   const expected = bytesOf(request, bytes);
-  await first();
+  if (expected > SHORT) await first();
   const release = reserve(request, expected);
   try {
-    return await readApart(which, await readText(request, bytes), await own());
+    return await readKnowing(which, await readText(request, bytes), own);
   } catch (error) {
     if (error instanceof NotJson) throw new Answer(problem(400, 'Not JSON', 'The body is not JSON.'));
     if (isQueueFull(error) || isGivenUp(error))

@@ -4,7 +4,7 @@ import { HeroRoll } from './HeroRoll';
 import css from './StartView.module.css';
 
 /** What this is for, what can be done at once, and a few knives on the cloth. */
-export function Hero({ shown, children }: { shown: BladeModel[]; children: ReactNode }) {
+export function Hero({ shown, children }: { shown: readonly BladeModel[]; children: ReactNode }) {
   return (
     <section className={css.top}>
       <div className={css.hero}>
@@ -33,7 +33,7 @@ export function Samples({
   busy,
   onOpen,
 }: {
-  samples: Sample[];
+  samples: readonly Sample[];
   busy: boolean;
   onOpen?: (id: string) => void;
 }) {

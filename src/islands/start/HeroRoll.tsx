@@ -6,7 +6,7 @@ const GAP_MM = 26;
 const MARGIN_MM = 22;
 
 /** A few knives of the catalogue laid on the cloth, to one scale: what this is about, before a word is read. */
-export function HeroRoll({ blades }: { blades: BladeModel[] }) {
+export function HeroRoll({ blades }: { blades: readonly BladeModel[] }) {
   const knives = blades.map((blade) => ({ blade, ...placed(blade, true) }));
   const handle = Math.max(...blades.map((b) => b.handleLengthMm));
   const height = handle + Math.max(...blades.map((b) => b.lengthMm)) + 2 * MARGIN_MM;
