@@ -3,6 +3,7 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** What takes longest, longest first: begun last it would be waited for alone. The rest go by their size. */
 const SLOW = [
+  'e2e/sound',
   'e2e/start',
   'e2e/looks',
   'data/firstAnswer',

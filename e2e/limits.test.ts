@@ -179,6 +179,60 @@ test('a page that breaks is told as a page, with the number that finds it in the
   expect(text).toContain(page.headers.get('x-request-id'));
 });
 
+test('no image is made for whoever asks, and no key is written to the log, however an address is spelt', async () => {
+  const { port } = new URL(address);
+  const asked = (path: string) =>
+    new Promise<number | undefined>((resolve, reject) => {
+      request({ host: '127.0.0.1', port, path }, (response) => {
+        response.resume();
+        resolve(response.statusCode);
+      })
+        .once('error', reject)
+        .end();
+    });
+  const image = '_image?href=/favicon.svg&w=2000&f=webp';
+  for (const path of [`/${image}`, `/%5f${image.slice(1)}`, `/./${image}`, `/x/../${image}`, `//${image}`])
+    expect([path, await asked(path)]).toEqual([path, 404]);
+  const key = `KEY${Date.now()}`;
+  for (const path of [`/shown/${key}`, `/%73hown/${key}`, `/./calendar/${key}.ics`])
+    expect([path, await asked(path)]).toEqual([path, 404]);
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  expect(readFileSync(process.env.SCABBARD_LOG ?? '', 'utf8')).not.toContain(key);
+});
+
+test('pages that are the same for everybody are, and the first page shows kitchens only to whose they are', async () => {
+  const { cookie } = await somebody({ from: 'nothing', name: `Reed ${Date.now()} cabin` });
+  const mine = await (await look('/', cookie)).text();
+  expect(mine).toContain('cabin');
+  for (const path of ['/', '/help', '/glossary', '/score', '/catalogue']) {
+    const [first, second] = [await look(path), await look(path)];
+    expect([path, first.status, second.headers.get('cache-control')]).toEqual([path, 200, 'no-store']);
+    const text = await second.text();
+    expect(text).toBe(await first.text());
+    expect(text).not.toContain('cabin');
+    expect(second.headers.get('x-request-id')).not.toBe(first.headers.get('x-request-id'));
+    for (const encoding of ['br', 'gzip']) {
+      const packed = await fetch(`${address}${path}`, { headers: { 'accept-encoding': encoding } });
+      expect([path, packed.headers.get('content-encoding'), (await packed.text()) === text]).toEqual([
+        path,
+        encoding,
+        true,
+      ]);
+    }
+  }
+});
+
+test('a body too long for a kitchen that is not there is never read, and of one client only so much is held', async () => {
+  const { cookie, id } = await somebody();
+  const long = `{"version":1,"kitchen":${' '.repeat(1_500_000)}{}}`;
+  const nowhere = await send('/api/kitchens/00000000-0000-4000-8000-000000000000', 'PUT', long, cookie);
+  expect(nowhere.status).toBe(404);
+  const many = await Promise.all(Array.from({ length: 30 }, () => send(`/api/kitchens/${id}`, 'PUT', long, cookie)));
+  const statuses = new Set(many.map(({ status }) => status));
+  expect([...statuses].every((status) => [422, 429, 503].includes(status))).toBe(true);
+  expect(statuses.has(422)).toBe(true);
+});
+
 test('the server answers to its own names only', async () => {
   const asked = (host: string) =>
     new Promise<number | undefined>((resolve, reject) => {

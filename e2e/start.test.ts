@@ -167,6 +167,20 @@ test('a backup is taken while the server runs and brings everything back; what s
     1,
     expect.stringContaining('is not a backup of Scabbard; nothing was changed'),
   ]);
+  // one that a newer release has written is refused before anything is changed
+  const newer = join(folder, 'newer.dump');
+  const admin = new Pool({
+    connectionString: `postgres://scabbard:${readFileSync(join(place, 'password'), 'utf8')}@127.0.0.1:${readFileSync(join(place, 'port'), 'utf8')}/scabbard`,
+  });
+  await admin.query(`insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 9999999999999)`);
+  expect((await script(ours('backup', newer)).done).code).toBe(0);
+  await admin.query(`delete from drizzle.__drizzle_migrations where hash = 'newer'`);
+  const tooNew = await script(ours('restore', newer)).done;
+  expect([tooNew.code, tooNew.output]).toEqual([1, expect.stringContaining('by a newer release')]);
+  const databases = await admin.query(`select datname from pg_database where datname like 'scabbard_%'`);
+  expect(databases.rows).toEqual([]);
+  await admin.end();
+  expect(await (await fetch(`${here}${path}`, { headers })).text()).toContain('After the backup');
   const restored = await script(ours('restore', file)).done;
   expect(restored.output).toMatch(/kept as the database scabbard_before_\d{17}/);
   expect(restored.code).toBe(0);
@@ -191,6 +205,18 @@ test('one port has one server, also when two are started at once', async () => {
   expect([loser.code, loser.output.includes(ready)]).toEqual([1, false]);
   for (const { child } of both) child.kill('SIGTERM');
   await Promise.all(both.map(({ done }) => done));
+}, 240_000);
+
+test('a server process that ends is started again, and that is said', async () => {
+  for (const child of running) child.kill('SIGTERM');
+  await Promise.all(running.map(ended));
+  const started = script(ours('start'));
+  await started.says(`ready: ${here}`);
+  const health = z.object({ pid: z.number() });
+  const { pid } = health.parse(await (await fetch(`${here}/health`)).json());
+  process.kill(pid, 'SIGKILL');
+  await started.says('the server process runs again');
+  expect(health.parse(await (await fetch(`${here}/health`)).json()).pid).not.toBe(pid);
 }, 240_000);
 
 test('npm itself may be told to end: nothing of ours goes on running', async () => {
@@ -251,6 +277,44 @@ test('what cannot work is told in one sentence, without a stack, and leaves noth
   const open = await script(ours('start'), { HOST: '0.0.0.0', PORT: '' }).done;
   expect([open.code, open.output]).toEqual([1, expect.stringContaining('ALLOWED_HOSTS')]);
 });
+
+test('a folder without its mark, a wrong password and a role that may not migrate are told with what to do', async () => {
+  for (const child of running) child.kill('SIGTERM');
+  await Promise.all(running.map(ended));
+  const { child } = await start();
+  const folder = clusterFolder();
+  const password = join(place, 'password');
+  const right = readFileSync(password, 'utf8');
+  const port = readFileSync(join(place, 'port'), 'utf8');
+  // a second command beside the first, with a password that is not the database's
+  writeFileSync(password, 'wrong');
+  const wrong = await script(ours('backup', join(place, 'never.dump'))).done;
+  expect([wrong.code, wrong.output]).toEqual([
+    1,
+    expect.stringContaining(`The password in ${password} is not the one`),
+  ]);
+  expect(wrong.output).not.toContain('psql');
+  writeFileSync(password, right);
+  const app = new URL(`postgres://scabbard_app:x@127.0.0.1:${port}/scabbard`);
+  const { urlsOf } = await import('../scripts/lib/roles');
+  app.password = new URL(urlsOf(right.trim(), Number(port), 'scabbard').url).password;
+  const began = performance.now();
+  const lacking = await script(ours('start'), { DATABASE_URL: app.href, SCABBARD_CLUSTER: 'app', PORT: '' }).done;
+  expect([lacking.code, lacking.output]).toEqual([1, expect.stringContaining('Set DATABASE_OWNER_URL as well')]);
+  expect(performance.now() - began).toBeLessThan(15_000);
+  child.kill('SIGTERM');
+  await ended(child);
+  rmSync(join(folder, 'PG_VERSION'));
+  const unmarked = await script(ours('start')).done;
+  expect([unmarked.code, unmarked.output]).toEqual([1, expect.stringContaining('PG_VERSION')]);
+  expect(unmarked.output).not.toContain('creating the database');
+  const version = /\/(\d+)\/bin/.exec(
+    spawnSync('sh', ['-c', 'ls -d /usr/lib/postgresql/*/bin | tail -1']).stdout.toString(),
+  );
+  writeFileSync(join(folder, 'PG_VERSION'), `${version?.[1] ?? '15'}\n`);
+  spawnSync('chown', ['--reference', folder, join(folder, 'PG_VERSION')]);
+  await start();
+}, 240_000);
 
 test('a start that fails ends what it has started: here by a database that a newer release has changed', async () => {
   for (const child of running) child.kill('SIGTERM');

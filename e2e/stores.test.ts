@@ -1,8 +1,10 @@
+import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { shippedModels } from '../data/models';
 import type { KitchenFile } from '../src/core/formats/kitchenFile';
 import { MAX_SHOWN, type ShownPlan, shownPlanOf } from '../src/core/formats/shownPlan';
 import { MAX_KITCHENS, MAX_SNAPSHOTS, workspaceFileSchema } from '../src/core/formats/workspaceFile';
+import { oddBlade, wildKitchen } from '../src/core/testing/arbitrary';
 import { contextOf, fileOf, modelNamed } from '../src/core/testing/trade';
 import { ownersDatabase } from './asking';
 import { firstPlan } from '../src/core/kit/plan/planKitchen';
@@ -141,6 +143,62 @@ describe('a kitchen', () => {
     );
     expect(await stores.listKitchens(workspace)).toHaveLength(MAX_KITCHENS);
   });
+});
+
+const namedOnce = fc.constantFrom('before', 'more money', 'No meat', 'Ünder “quotes” \\\\');
+/** What a workspace may hold: kitchens as wild as the format allows, with what is kept beside them, own models and corrections. */
+const anyWorkspace = fc.record({
+  kitchens: fc.array(
+    fc.record({
+      file: wildKitchen,
+      kept: fc.array(
+        fc.record({
+          kind: fc.constantFrom('snapshot' as const, 'scenario' as const),
+          name: namedOnce,
+          file: wildKitchen,
+        }),
+        { maxLength: 3 },
+      ),
+      copies: fc.nat(1),
+    }),
+    { maxLength: 4 },
+  ),
+  models: fc.uniqueArray(oddBlade, { maxLength: 4, selector: ({ id }) => id }),
+  corrections: fc.uniqueArray(
+    fc.record({ words: fc.constantFrom('ramps', 'two leeks', 'ä'), task: fc.constantFrom(null, 'onion-dice') }),
+    {
+      selector: ({ words }) => words,
+    },
+  ),
+});
+
+test('any workspace the application allows comes back from its file as it was', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      anyWorkspace,
+      fc.integer({ min: 40, max: 5000 }),
+      async ({ kitchens, models, corrections }, piece) => {
+        const mine = await newWorkspace();
+        const own = models.map((model, i) => ({ ...model, id: `own-${i}` }));
+        if (own.length > 0) await stores.addOwnModels(mine, own, 'skip');
+        for (const each of corrections) await stores.remember(mine, each);
+        for (const { file, kept, copies } of kitchens)
+          for (let n = 0; n <= copies; n++) {
+            const id = await newKitchen(mine, file);
+            for (const { kind, name, file: beside } of kept)
+              await stores.addSnapshot(mine, id, { kind, name, kitchen: beside });
+          }
+        const text = await textOf(mine);
+        await stores.forgetWorkspace(mine);
+        const back = await newWorkspace();
+        expect(await imported(back, text, piece)).not.toBe('full');
+        expect(await textOf(back)).toBe(text);
+        expect(await imported(back, text, piece)).toMatchObject({ kitchens: 0 });
+        expect(await textOf(back)).toBe(text);
+      },
+    ),
+    { numRuns: 25 },
+  );
 });
 
 describe('beside a kitchen', () => {

@@ -1,3 +1,7 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
 import { expect, test } from 'vitest';
 import { shippedModels } from '../data/models';
 import { workspaceFileSchema } from '../src/core/formats/workspaceFile';
@@ -54,6 +58,28 @@ test('a recovery code opens the workspace in another browser, an older code no l
   expect((await send('/api/workspace/open', 'POST', { code, leave: true }, elsewhere)).status).toBe(200);
 });
 
+test('a second try doubles nothing, and with a new code the other browsers can be signed out', async () => {
+  const { cookie } = await somebody({ from: 'sample', sample: 'millrace-flat' });
+  const text = await (await look('/api/workspace', cookie)).text();
+  const counts = z.object({ kitchens: z.number(), already: z.number() });
+  const importing = async (into: string) =>
+    counts.parse(await (await send('/api/workspace', 'POST', text, into)).json());
+  expect(await importing(cookie)).toEqual({ kitchens: 0, already: 1 });
+  const other = await newCookie();
+  expect([await importing(other), await importing(other)]).toEqual([
+    { kitchens: 1, already: 0 },
+    { kitchens: 0, already: 1 },
+  ]);
+
+  const code = await codeFor(cookie);
+  const there = cookieOf(await send('/api/workspace/open', 'POST', { code })) ?? '';
+  const others = async (asker: string) => (await (await look('/api/workspace/browsers', asker)).json()) as unknown;
+  expect(await others(cookie)).toEqual({ others: 1 });
+  expect(await (await send('/api/workspace/browsers', 'DELETE', '', cookie)).json()).toEqual({ ended: 1 });
+  expect([(await kitchensOf(there)).length, (await kitchensOf(cookie)).length]).toEqual([0, 1]);
+  expect(await others('')).toEqual({ others: 0 });
+});
+
 test('what is deleted can be had back for thirty days and is then gone; empty workspaces go too', async () => {
   const { cookie, id } = await somebody();
   const age = (days: number) =>
@@ -95,6 +121,12 @@ test('from the first page: a code opens the kitchens in another browser, and eve
   await press(here.page, 'Make a recovery code');
   await here.page.waitForSelector('section[aria-labelledby="yours"] strong');
   const code = await textOf(here.page, 'section[aria-labelledby="yours"] strong');
+  // a backup from the first page, imported there: what is here already is not doubled
+  const backup = join(mkdtempSync(join(tmpdir(), 'scabbard-import-')), 'all.json');
+  writeFileSync(backup, await here.page.evaluate(async () => (await fetch('/api/workspace')).text()));
+  const picker = await here.page.$('section[aria-labelledby="yours"] input[type="file"]');
+  await (picker as ElementHandle<HTMLInputElement>).uploadFile(backup);
+  await here.page.waitForFunction(() => document.body.innerText.includes('1 kitchen you had already'));
 
   const there = await visitor(browser);
   await there.page.goto(address);

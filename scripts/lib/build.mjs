@@ -31,6 +31,8 @@ const SOURCES = [
   'postcss.config.cjs',
   'tsconfig.json',
 ];
+/** Files that no build holds. */
+const TESTS = /\.test\.tsx?$/;
 const KEPT = 3;
 /** Packages are not bundled with the server's programs. */
 const OUTSIDE = { packages: 'external', plugins: [bundledData] };
@@ -46,7 +48,8 @@ function* files(path) {
 function sourcesHash() {
   const hash = createHash('sha256');
   for (const source of SOURCES)
-    for (const file of files(join(root, source))) hash.update(relative(root, file)).update(readFileSync(file));
+    for (const file of files(join(root, source)))
+      if (!TESTS.test(file)) hash.update(relative(root, file)).update(readFileSync(file));
   return hash.digest('hex').slice(0, 16);
 }
 

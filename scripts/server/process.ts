@@ -25,7 +25,14 @@ const GRACE = 2_000;
 /** After an error nobody caught, refusals may take this long to go out before the process ends, ms. */
 const LAST_WORDS = 200;
 /** How many requests one process works on; measured to keep answers under 200 ms at six hundred a second on two cores. */
-const ADMISSION = { working: Number(process.env.MAX_WORKING) || 24, open: 400, workingMs: 1_000 };
+const WORKING = Number(process.env.MAX_WORKING) || 24;
+const ADMISSION = {
+  working: WORKING,
+  workingOfClient: Math.max(1, Math.floor((5 / 6) * WORKING)),
+  open: 400,
+  openOfClient: 200,
+  workingMs: 1_000,
+};
 /** Seconds after which a refused request is worth sending again. */
 const RETRY_AFTER = { busy: '1', broken: '2' };
 const COOKIE = 'scabbard_workspace';
@@ -97,7 +104,8 @@ const render: Render = (request, response) => {
 };
 
 function answer(request: IncomingMessage, response: ServerResponse, id: string): void {
-  const leave = admission.enter();
+  const { client: address, protocol } = clientOf(request, proxies);
+  const leave = admission.enter(address);
   if (!leave) {
     counts.refused++;
     refuse(request, response, 503, 'The server is busy. Nothing was changed; try again in a moment.', {
@@ -106,7 +114,6 @@ function answer(request: IncomingMessage, response: ServerResponse, id: string):
     return;
   }
   response.once('close', leave);
-  const { client: address, protocol } = clientOf(request, proxies);
   request.headers = {
     ...Object.fromEntries(Object.entries(request.headers).filter(([name]) => !name.startsWith('x-scabbard-'))),
     'x-scabbard-request': id,

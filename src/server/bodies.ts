@@ -154,8 +154,7 @@ export const BODIES = {
   importedCorrections: {
     bytes: 0,
     read: (text) => {
-      const corrections = z.array(z.unknown()).parse(parseJson(text, 5 * MAX_CORRECTIONS));
-      const parsed = correctionsSchema.safeParse(corrections);
+      const parsed = correctionsSchema.safeParse(parseJson(text, 5 * MAX_CORRECTIONS));
       if (!parsed.success) throw new FaultyInput(faultsOf(parsed.error));
       const faults = new Faults();
       const seen = new Set<string>();

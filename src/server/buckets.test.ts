@@ -17,3 +17,8 @@ test('only so many clients are remembered', () => {
   expect(buckets.take('c', 1)).toBeGreaterThan(0);
   expect(buckets.take('a', 1)).toBe(0);
 });
+
+test('what costs more takes more, and is told how long until there is enough', () => {
+  const buckets = new TokenBuckets(10, 2);
+  expect([buckets.take('a', 0, 8), buckets.take('a', 0, 8), buckets.take('a', 0, 2)]).toEqual([0, 3, 0]);
+});

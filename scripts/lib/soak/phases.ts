@@ -265,12 +265,13 @@ export async function longBodies(soak: Soak): Promise<void> {
         await pause(20);
       }
     })();
-    await Promise.all(
-      Array.from({ length: count }, async () => {
-        const answer = await ask({ port, client: '10.6.6.6', cookie: flooder.cookie }, 'PUT', path, long);
-        flood.note('saves', answer);
-      }),
-    );
+    for (let wave = 0; wave < 4; wave++)
+      await Promise.all(
+        Array.from({ length: count }, async () => {
+          const answer = await ask({ port, client: `10.6.6.${wave}`, cookie: flooder.cookie }, 'PUT', path, long);
+          flood.note('saves', answer);
+        }),
+      );
     isOver = true;
     await saving;
     flood.tell('flood');
@@ -298,6 +299,14 @@ async function healthDuring(port: number, work: Promise<unknown>): Promise<numbe
   await watch;
   return times;
 }
+
+/** As much text as a plan may hold. */
+const MUCH = Array.from({ length: 950 }, () => ({
+  task: 'onion-dice',
+  minutesPerWeek: 1,
+  score: 50,
+  why: 'long words of text '.repeat(105).slice(0, 2000),
+}));
 
 /** A plan on paper with some text added to what it warns of. */
 function paperWith(plan: Plan, warnings: string[]): string {
@@ -328,8 +337,14 @@ export async function longDocuments({ port, bars, isTimed }: Soak): Promise<void
   const shown = pathIn(await user.ask('POST', `/api${user.path}/shown`, show));
   const calendar = pathIn(await user.ask('POST', `/api${user.path}/calendar`, JSON.stringify({ days })));
   for (const [what, method, path, body] of [
-    ['one word of 46 kB', 'POST', '/api/paper', paperWith(plan, ['x'.repeat(46_000)])],
-    ['1.9 MB of text', 'POST', '/api/paper', paperWith(plan, ['long words of text '.repeat(100_000)])],
+    ['46 kB without a space', 'POST', '/api/paper', paperWith(plan, Array<string>(23).fill('x'.repeat(2000)))],
+    [
+      '300 kB of text',
+      'POST',
+      '/api/paper',
+      paperWith(plan, Array<string>(150).fill('long words of text '.repeat(105))),
+    ],
+    ['1.9 MB of text', 'POST', '/api/paper', paperWith({ ...plan, unserved: MUCH }, [])],
     ['a usual plan', 'POST', '/api/paper', paperWith(plan, [])],
     ['a shown plan of 200 steps', 'GET', shown, undefined],
     ['a calendar of 600 days', 'GET', calendar, undefined],

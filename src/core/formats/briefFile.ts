@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { currency } from './fields';
 
 /** The figures of a blade that a brief bounds, in the order in which they are told. */
 export const BRIEF_FIGURES = [
@@ -62,7 +63,7 @@ export const briefFileSchema = z.strictObject({
   format: z.literal('scabbard.brief'),
   version: z.literal(1),
   kitchen: text,
-  currency: z.string().length(3),
+  currency,
   steps: z.array(stepBriefSchema).max(200),
 });
 /** The briefs of a plan's purchases. */

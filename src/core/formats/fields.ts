@@ -1,3 +1,4 @@
+import { isCurrency } from '../money/currency';
 import { z } from '../zod';
 import { shown } from './faults';
 import { BOUNDS } from './kitchenBounds';
@@ -73,3 +74,7 @@ export const moment = z.iso
     if (!isYear(Number(ctx.value.slice(0, 4))))
       ctx.issues.push({ code: 'custom', input: ctx.value, message: `${ctx.value} is not between 1900 and 2999` });
   });
+/** An ISO 4217 code. */
+export const currency = z
+  .string({ error: (issue) => `${shown(issue.input)} is not a currency code such as EUR` })
+  .refine(isCurrency, { error: (issue) => `${shown(issue.input)} is not an ISO 4217 currency code such as EUR` });

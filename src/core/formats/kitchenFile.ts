@@ -3,7 +3,7 @@ import { STEEL_IDS } from '../blade/words';
 import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
-import { date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
+import { currency, date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
 import { parseJson } from './json';
 import { BOUNDS, MOST } from './kitchenBounds';
 import { diaryEntrySchema } from './diaryFile';
@@ -187,10 +187,7 @@ export const kitchenFileSchema = object({
   format: z.literal('scabbard.kitchen', { error: (issue) => `${shown(issue.input)} is not "scabbard.kitchen"` }),
   version: z.literal(1, { error: (issue) => `${shown(issue.input)} is not 1, the version this release reads` }),
   name: text(80).optional(),
-  currency: z
-    .string({ error: (issue) => `${shown(issue.input)} is not a currency code such as EUR` })
-    .refine(isCurrency, { error: (issue) => `${shown(issue.input)} is not an ISO 4217 currency code such as EUR` })
-    .optional(),
+  currency: currency.optional(),
   cooks: list(cookSchema, MOST.cooks).min(1, 'is empty; describe at least one cook or leave it out').optional(),
   cooksAtOnce: number(...BOUNDS.cooksAtOnce, true).optional(),
   board: boardSchema.optional(),

@@ -1,5 +1,6 @@
 import { bladeModelSchema } from '../blade/schema';
 import { z } from '../zod';
+import { currency } from './fields';
 
 const count = z.number().int().nonnegative();
 const share = z.number().min(-1).max(2);
@@ -77,7 +78,7 @@ export const planFileSchema = z.strictObject({
   format: z.literal('scabbard.plan'),
   version: z.literal(1),
   kitchen: text,
-  currency: z.string().length(3),
+  currency,
   coverage: z.strictObject({ now: share, needs: share, all: share }),
   /** Coverage in points less what the kit is paid, and the price of a point behind it, in the kitchen's currency. */
   worth: z.strictObject({ points: z.number(), pointPrice: money }),
