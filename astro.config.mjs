@@ -25,7 +25,7 @@ export default defineConfig({
   security: { checkOrigin: false },
   build: { inlineStylesheets: 'never', assets: 'assets' },
   vite: {
-    build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 1200, cssCodeSplit: false },
+    build: { minify: 'terser', assetsInlineLimit: 0, chunkSizeWarningLimit: 1200, cssCodeSplit: false },
     plugins: [checkedData()],
     // the parts used of large libraries are bundled: a server that starts would read all of them
     ssr: {

@@ -321,6 +321,7 @@ test('a start that fails ends what it has started: here by a database that a new
   await Promise.all(running.map(ended));
   const cluster = 'test-newer';
   const folder = join(root, '.data', cluster);
+  rmSync(folder, { recursive: true, force: true });
   const first = script(ours('start'), { SCABBARD_CLUSTER: cluster });
   await first.says(`ready: ${here}`);
   const admin = new Pool({

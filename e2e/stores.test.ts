@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { bladeModelSchema } from '../src/core/blade/schema';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { shippedModels } from '../data/models';
 import type { KitchenFile } from '../src/core/formats/kitchenFile';
@@ -163,7 +164,10 @@ const anyWorkspace = fc.record({
     }),
     { maxLength: 4 },
   ),
-  models: fc.uniqueArray(oddBlade, { maxLength: 4, selector: ({ id }) => id }),
+  models: fc.uniqueArray(
+    oddBlade.filter((blade) => bladeModelSchema.safeParse(blade).success),
+    { maxLength: 4, selector: ({ id }) => id },
+  ),
   corrections: fc.uniqueArray(
     fc.record({ words: fc.constantFrom('ramps', 'two leeks', 'ä'), task: fc.constantFrom(null, 'onion-dice') }),
     {

@@ -32,6 +32,8 @@ const seconds = isTenth ? 3 : Number(asked) || 30;
 
 /** A little file system for the database, so that its disk can be filled; none where this user may not mount one. */
 function smallDisk(): boolean {
+  // one that a soak left behind which was cut off
+  succeeds('umount', ['-l', place]);
   rmSync(place, { recursive: true, force: true });
   mkdirSync(place, { recursive: true });
   return succeeds('mount', ['-t', 'tmpfs', '-o', `size=${DISK}`, 'tmpfs', place]);

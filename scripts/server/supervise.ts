@@ -126,12 +126,14 @@ export async function serve(entry: string, serving: Serving): Promise<Served> {
       }, wait);
     });
   };
-  const stop = async () => {
-    isStopping = true;
-    await Promise.all([...running].map(stopped));
-    closeSync(log.fd);
-    settle();
-  };
+  let stopping: Promise<void> | null = null;
+  const stop = () =>
+    (stopping ??= (async () => {
+      isStopping = true;
+      await Promise.all([...running].map(stopped));
+      closeSync(log.fd);
+      settle();
+    })());
 
   const first = Array.from({ length: servers }, fork);
   for (const said of await Promise.all(first.map(firstReport))) {

@@ -13,33 +13,32 @@ export class Refused extends Error {
 
 /** Longest wait for an answer, ms: one that hangs is as good as none. */
 const MOST_MS = 12_000;
-/** Reading is tried so often where the server says that it is busy, and so long is waited at most, ms. */
-const TRIES = { most: 3, waitMs: 3_000 };
+/** What only reads is asked again so often where the server says that it is busy, and so long is waited at most each time, s. */
+const AGAIN = { times: 2, wait: 3 };
 
 /** Asks our own server; `read` parses what comes back. Throws {@link Refused} with the server's reason. */
-export async function ask<T>(read: (answer: unknown) => T, url: string, method = 'GET', body?: unknown): Promise<T> {
-  const signal = AbortSignal.timeout(MOST_MS);
-  const init = {
+export async function ask<T>(
+  read: (answer: unknown) => T,
+  url: string,
+  method = 'GET',
+  body?: unknown,
+  again = method === 'GET' ? AGAIN.times : 0,
+): Promise<T> {
+  const response = await fetch(url, {
     method,
-    signal,
+    signal: AbortSignal.timeout(MOST_MS),
     ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  };
-  const response = await answered(url, init);
+  }).catch(() => {
+    throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
+  });
+  if (response.status === 503 && again > 0) {
+    const wait = Math.min(AGAIN.wait, Number(response.headers.get('retry-after')) || 1);
+    await new Promise((resolve) => setTimeout(resolve, 1000 * wait));
+    return ask(read, url, method, body, again - 1);
+  }
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return read(answer);
   throw refusal(response.status, answer);
-}
-
-/** The answer to a request; what only reads is asked again while the server is busy. */
-async function answered(url: string, init: RequestInit): Promise<Response> {
-  for (let tried = 1; ; tried++) {
-    const response = await fetch(url, init).catch(() => {
-      throw new Refused(0, 'The server does not answer. Check that it is running; nothing is lost on this page.');
-    });
-    if (response.status !== 503 || init.method !== 'GET' || tried >= TRIES.most) return response;
-    const wait = Math.min(TRIES.waitMs, 1000 * (Number(response.headers.get('retry-after')) || 1));
-    await new Promise((resolve) => setTimeout(resolve, wait));
-  }
 }
 
 // The answers every page waits for are read without the validation library, which need not be loaded for them.

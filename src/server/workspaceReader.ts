@@ -76,7 +76,11 @@ export class WorkspaceReader {
 
   /** Reads the next bytes. Throws FaultyInput where reading on tells nobody anything. */
   async feed(bytes: Uint8Array): Promise<void> {
-    for (const cut of this.cutter.feed(this.decoded(bytes))) {
+    await this.takeCuts(this.cutter.feed(this.decoded(bytes)));
+  }
+
+  private async takeCuts(cuts: Iterable<Cut>): Promise<void> {
+    for (const cut of cuts) {
       if ('opened' in cut) this.enter(cut.path, cut.opened);
       else await this.value(cut.path, cut.text);
       if (this.faults.isFull) this.faults.throwAny();
@@ -85,7 +89,7 @@ export class WorkspaceReader {
 
   /** The file has ended. Throws FaultyInput with everything that is wrong. */
   async end(): Promise<void> {
-    this.cutter.end();
+    await this.takeCuts(this.cutter.end());
     for (const key of [...HEADS.keys(), ...LISTS]) if (!this.keys.has(key)) this.faults.add(key, () => 'is missing');
     this.checkWhole();
     await this.knownNames();

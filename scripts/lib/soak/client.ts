@@ -1,5 +1,6 @@
 // One user of the storm: a workspace, one connection, and a memory of what the server said it had stored.
 import { Agent, request } from 'node:http';
+import { setTimeout as pause } from 'node:timers/promises';
 import { z } from '../../../src/core/zod';
 
 /** An answer: status 0 where there was none. */
@@ -101,7 +102,12 @@ export class User {
   }
 
   private async newKitchen(name: string): Promise<string> {
-    const made = await this.ask('POST', '/api/kitchens', JSON.stringify({ from: 'nothing', name }));
+    const body = JSON.stringify({ from: 'nothing', name });
+    let made = await this.ask('POST', '/api/kitchens', body);
+    for (let tries = 0; made.status !== 201 && tries < 100; tries++) {
+      await pause(200);
+      made = await this.ask('POST', '/api/kitchens', body);
+    }
     if (made.status !== 201) throw new Error(`no kitchen for a user: ${made.status} ${made.text}`);
     this.cookie ??= made.cookie;
     return `/kitchens/${madeSchema.parse(JSON.parse(made.text)).id}`;

@@ -11,7 +11,7 @@ function cuts(text: string, piece: number, longest = 10_000): Cut[] {
   const cutter = new JsonCutter(opensTwo, longest);
   const found: Cut[] = [];
   for (let at = 0; at < text.length; at += piece) found.push(...cutter.feed(text.slice(at, at + piece)));
-  cutter.end();
+  found.push(...cutter.end());
   return found;
 }
 
@@ -52,7 +52,7 @@ test('values are handed out whole as soon as they are there, and containers are 
   ]);
   expect([...cutter.feed('tr')]).toEqual([]);
   expect([...cutter.feed('ue}')]).toEqual([{ path: ['c'], text: 'true' }]);
-  cutter.end();
+  expect([...cutter.end()]).toEqual([]);
 });
 
 test('what is no JSON is told as such, what is too long as too long', () => {

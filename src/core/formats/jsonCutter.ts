@@ -17,10 +17,6 @@ const SPACE = /[ \t\r\n]/;
  * Cuts a JSON text that arrives in parts into its values, so that a file larger than memory allows is read one value at a time. Containers that
  * `opens` names are entered; every other value is handed out whole, unparsed, and may have so many characters at most. The time is in
  * proportion to the text, whatever it holds.
- *
- * @example
- * const cutter = new JsonCutter((path) => path.length === 0, 1000);
- * [...cutter.feed('{"a":[1,2],'), ...cutter.feed('"b":3}')] // the file opened, a: "[1,2]", b: "3"
  */
 export class JsonCutter {
   private rest = '';
@@ -42,8 +38,10 @@ export class JsonCutter {
       throw new FaultyInput([{ path: this.path().join('.') || 'file', message: 'is larger than anything of ours' }]);
   }
 
-  /** The text has ended. Throws {@link NotJson} where something is missing. */
-  end(): void {
+  /** The text has ended; gives the value that ended with it. Throws {@link NotJson} where something is missing. */
+  *end(): Generator<Cut, void> {
+    // a number ends where something else begins
+    yield* this.feed(' ');
     if (this.expects !== 'nothing') throw notJson('it ends too early');
   }
 

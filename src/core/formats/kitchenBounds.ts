@@ -5,10 +5,6 @@ export const BOUNDS = {
   wantsLengthMm: [60, 400],
   edgeLengthMm: [40, 450],
   heelHeightMm: [10, 130],
-  bellyMm: [-15, 60],
-  flatShare: [0, 1],
-  edgeX: [0, 450],
-  edgeY: [-40, 130],
   boardLengthMm: [150, 1500],
   boardWidthMm: [100, 1000],
   cooksAtOnce: [1, 12],
@@ -34,6 +30,15 @@ export const BOUNDS = {
   money: [0, 1_000_000_000],
 } as const satisfies Record<string, readonly [number, number]>;
 
+/** Least and most of what a photo of a knife measures, and most points of an edge traced from one. Mm; a share. */
+export const PHOTO = {
+  bellyMm: [-15, 60],
+  flatShare: [0, 1],
+  edgeX: [0, 450],
+  edgeY: [-40, 130],
+  edgePoints: 60,
+} as const;
+
 /** Longest lists. */
 export const MOST = {
   cooks: 12,
@@ -51,7 +56,6 @@ export const MOST = {
   must: 12,
   never: 200,
   order: 40,
-  edgePoints: 60,
   laid: 80,
   places: 40,
   slots: 60,

@@ -5,7 +5,7 @@ import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
 import { currency, date, id, list, money, number, object, oneOf, share, taste, text, truth } from './fields';
 import { parseJson } from './json';
-import { BOUNDS, MOST } from './kitchenBounds';
+import { BOUNDS, MOST, PHOTO } from './kitchenBounds';
 import { diaryEntrySchema } from './diaryFile';
 import { pocketsSchema, storageSchema } from './storageFile';
 import { trialsSchema } from './trialsFile';
@@ -72,7 +72,7 @@ const profileSchema = object({
   on: date,
   lengthMm: number(...BOUNDS.edgeLengthMm),
   heelHeightMm: number(...BOUNDS.heelHeightMm),
-  edge: list(object({ x: number(...BOUNDS.edgeX), y: number(...BOUNDS.edgeY) }), MOST.edgePoints),
+  edge: list(object({ x: number(...PHOTO.edgeX), y: number(...PHOTO.edgeY) }), PHOTO.edgePoints),
 });
 
 const ownedSchema = object({
@@ -92,8 +92,8 @@ const ownedSchema = object({
   behindEdgeMm: number(0.05, 3).optional(),
   balanceMm: number(-80, 120).optional(),
   flex: number(0, 1).optional(),
-  flatShare: number(...BOUNDS.flatShare).optional(),
-  bellyMm: number(...BOUNDS.bellyMm).optional(),
+  flatShare: number(...PHOTO.flatShare).optional(),
+  bellyMm: number(...PHOTO.bellyMm).optional(),
   profiles: list(profileSchema, MOST.profiles).optional(),
 }).check((ctx) => {
   if (!ctx.value.type && !ctx.value.model)

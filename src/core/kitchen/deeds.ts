@@ -1,5 +1,5 @@
 import type { DiaryEntry } from '../formats/diaryFile';
-import { BOUNDS, MOST } from '../formats/kitchenBounds';
+import { BOUNDS, MOST, PHOTO } from '../formats/kitchenBounds';
 import type { AwayFile, KitchenFile, OwnedFile, ProfileFile } from '../formats/kitchenFile';
 import type { BenchTrialFile, HandTestFile, TrialsFile } from '../formats/trialsFile';
 
@@ -39,8 +39,7 @@ export const measuredOwned = (file: KitchenFile, owned: number, figures: Partial
 });
 
 /** What a photo measures, drawn into the bounds of the format; rounded to what a photo can tell. */
-function within(figure: 'edgeLengthMm' | 'heelHeightMm' | 'bellyMm' | 'flatShare' | 'edgeX' | 'edgeY', value: number) {
-  const [least, most] = BOUNDS[figure];
+function within([least, most]: readonly [number, number], value: number) {
   return Math.round(1000 * Math.min(most, Math.max(least, value))) / 1000;
 }
 
@@ -53,16 +52,18 @@ export function profileTraced(
 ): KitchenFile {
   const traced = {
     ...profile,
-    lengthMm: within('edgeLengthMm', profile.lengthMm),
-    heelHeightMm: within('heelHeightMm', profile.heelHeightMm),
-    edge: profile.edge.slice(0, MOST.edgePoints).map(({ x, y }) => ({ x: within('edgeX', x), y: within('edgeY', y) })),
+    lengthMm: within(BOUNDS.edgeLengthMm, profile.lengthMm),
+    heelHeightMm: within(BOUNDS.heelHeightMm, profile.heelHeightMm),
+    edge: profile.edge
+      .slice(0, PHOTO.edgePoints)
+      .map(({ x, y }) => ({ x: within(PHOTO.edgeX, x), y: within(PHOTO.edgeY, y) })),
   };
   const { bellyMm, flatShare } = shape;
   return measuredOwned(file, owned, {
     lengthMm: traced.lengthMm,
     heelHeightMm: traced.heelHeightMm,
-    bellyMm: bellyMm === undefined ? undefined : within('bellyMm', bellyMm),
-    flatShare: flatShare === undefined ? undefined : within('flatShare', flatShare),
+    bellyMm: bellyMm === undefined ? undefined : within(PHOTO.bellyMm, bellyMm),
+    flatShare: flatShare === undefined ? undefined : within(PHOTO.flatShare, flatShare),
     profiles: [...(file.owned?.[owned]?.profiles ?? []), traced].slice(-MOST.profiles),
   });
 }

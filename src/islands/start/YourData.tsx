@@ -1,4 +1,4 @@
-import { Button, Progress, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useEffect, useState, type ReactNode } from 'react';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
@@ -266,7 +266,7 @@ function Importing({ name, share, stop }: UnderWay) {
   return (
     <div className={css.importing}>
       <p role="status">{isSent ? `Reading ${name}…` : `Sending ${name}: ${Math.round(100 * share)} %`}</p>
-      <Progress value={100 * share} animated={isSent} aria-label={`Import of ${name}`} />
+      <progress value={isSent ? undefined : share} aria-label={`Import of ${name}`} />
       {!isSent && (
         <Button size="compact-sm" variant="default" onClick={stop}>
           Stop
