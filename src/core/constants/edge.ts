@@ -110,6 +110,11 @@ export const UPKEEP = {
     professional: c(0.15, 'mm', 'a professional belt', 'handbook'),
     stones: c(0.04, 'mm', 'a stone', 'handbook'),
   },
+  clearlyCheaper: c(0.6, 'share', 'another way of sharpening is named where it costs so much less', 'house judgement'),
+  stoneMinutes: {
+    knife: c(8, 'min', 'a knife at one’s own stones', 'handbook'),
+    setUp: c(15, 'min', 'soaking, flattening and cleaning up, once a session', 'handbook'),
+  },
   serrated: {
     lightYears: c(6, 'years', 'a serrated knife in light use', 'handbook'),
     heavyYears: c(2, 'years', 'one in heavy use', 'handbook'),

@@ -36,7 +36,7 @@ describe('a session at the stone', () => {
 
   test('the spine’s height and the angle are said; single bevels go their own way', () => {
     expect(steps('ploverdale-chef-200', ['stone-medium']).find(({ draw }) => draw === 'angle')?.text).toMatch(
-      /Spine 12\.4 mm above the stone: 15° a side/,
+      /Gap under the spine 12\.4 mm: 15° a side/,
     );
     const single = steps('tidewrack-usuba-195', ['stone-medium']).map(({ id }) => id);
     expect(single).toContain('stone-medium-bevel');

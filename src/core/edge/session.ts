@@ -59,7 +59,7 @@ function practiceAsked({ blade }: Pick<Given, 'blade'>): number {
 function onStone(stone: string, { blade, angleDeg, spineHeightMm }: Given, first: boolean): SessionStep[] {
   const name = NAMES[stone] ?? stone;
   const passes = STONES.passes.value;
-  const held = `Spine ${spineHeightMm.toFixed(1)} mm above the stone: ${Math.round(angleDeg)}° a side.`;
+  const held = `Gap under the spine ${spineHeightMm.toFixed(1)} mm: ${Math.round(angleDeg)}° a side.`;
   if (blade.bevel === 'single')
     return [
       {

@@ -27,12 +27,16 @@ const knifeSchema = z.strictObject({
   /** What measurements at the heel say: mm a sharpening, years left by it, and an alarm where too much is ground away. */
   ruler: z.strictObject({ mmEach: z.number(), yearsLeft: z.number(), alarm: z.string().nullable() }).nullable(),
   hone: z.strictObject({ with: z.string(), everyDays: z.number() }).nullable(),
+  /** A few strokes between sharpenings, seconds each time; null where nothing is there to do it with, or the edge does not take it. */
+  touchUp: z.strictObject({ with: z.string(), everyDays: z.number() }).nullable(),
+  /** Its share of a year at one's own stones, setting up included. */
+  stoneMinutesPerYear: z.number().min(0),
   sharpen: z
     .strictObject({
       with: z.string(),
       everyWeeks: z.number().positive(),
       angleDeg: z.number(),
-      /** How high the spine is held above the stone. */
+      /** Gap between the stone and the lower corner of the spine. */
       spineHeightMm: z.number(),
       /** Tools in the order they are used; none where others sharpen. */
       stones: z.array(z.string()),
@@ -63,7 +67,9 @@ export const edgeFileSchema = z.strictObject({
       cost: money,
       /** What of that its tools are. */
       tools: money,
-      /** Height lost at the knife that works most. */
+      /** Blades that are worn out in that time and bought anew; their price is in the cost. */
+      replaced: z.number().min(0),
+      /** Height that one blade of the knife that works most has lost by then. */
       heightLostMm: z.number().min(0),
       averageKeenness: z.number().min(0).max(1),
     }),

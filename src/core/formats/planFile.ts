@@ -85,6 +85,8 @@ export const planFileSchema = z.strictObject({
   steps: z.array(planStepSchema).max(200),
   spent: money,
   costPerYear: money,
+  /** What a year of keeping the knives going takes: sharpening and worn-out blades, minutes at one's own stones, blades bought anew. */
+  upkeep: z.strictObject({ perYear: money, minutesPerYear: z.number(), replacedPerYear: z.number() }).optional(),
   unserved: z.array(z.strictObject({ task: id, minutesPerWeek: z.number(), score: z.number(), why: text })).max(1000),
   lengthWanted: lengthBandSchema,
   warnings: texts,

@@ -36,6 +36,7 @@ export function withoutPrices(plan: Plan): Plan {
     worth: { points: 0, pointPrice: 0 },
     spent: 0,
     costPerYear: 0,
+    ...(plan.upkeep ? { upkeep: { ...plan.upkeep, perYear: 0 } } : {}),
     warnings: quiet(plan.warnings),
     assumed: quiet(plan.assumed),
     unserved: plan.unserved.filter(({ why }) => !namesMoney(why, plan.currency)),

@@ -196,7 +196,7 @@ const every = (weeks: number) => {
 
 function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
   const { length } = useLengths();
-  const { hone, sharpen, minutesPerWeek, yearsLeft, ruler, costPerYear, due } = knife;
+  const { touchUp, stoneMinutesPerYear, sharpen, minutesPerWeek, yearsLeft, ruler, costPerYear, due } = knife;
   return (
     <ul className={css.care}>
       {due && (
@@ -208,17 +208,23 @@ function Care({ knife, currency }: { knife: EdgeKnife; currency: string }) {
       <li>
         <span className="figure">{minutes(minutesPerWeek)} min</span> of work a week
       </li>
-      {hone && (
+      {touchUp && (
         <li>
-          Hone every {hone.everyDays} days ({hone.with})
+          Touch up {touchUp.everyDays === 1 ? 'every day' : `every ${touchUp.everyDays} days`} ({touchUp.with}), a few
+          strokes
         </li>
       )}
       <li>
         {sharpen
-          ? `Sharpen about ${every(sharpen.everyWeeks)} at ${Math.round(sharpen.angleDeg)}° a side: the spine ${length(sharpen.spineHeightMm).replace(' ', '\u00a0')} above the stone`
+          ? `Sharpen about ${every(sharpen.everyWeeks)} at ${Math.round(sharpen.angleDeg)}° a side: a gap of ${length(sharpen.spineHeightMm).replace(' ', '\u00a0')} between stone and spine`
           : 'Not sharpened: replaced when it no longer bites'}
       </li>
-      {sharpen && sharpen.stones.length > 0 && <li>{sharpen.stones.map(typeName).join(', then ').toLowerCase()}</li>}
+      {sharpen && sharpen.stones.length > 0 && (
+        <li>
+          {sharpen.stones.map(typeName).join(', then ').toLowerCase()}
+          {stoneMinutesPerYear > 0 && `; about ${stoneMinutesPerYear} minutes a year`}
+        </li>
+      )}
       <li>
         About <span className="figure">{Math.round(yearsLeft)}</span> years left
         {ruler && ` by the ruler (${ruler.mmEach} mm a sharpening)`}, {money(costPerYear, currency)} a year

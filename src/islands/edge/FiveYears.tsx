@@ -40,16 +40,18 @@ export default function FiveYears({
           <thead>
             <tr>
               <th scope="col">Sharpened by</th>
-              <th scope="col">Costs, tools included</th>
+              <th scope="col">Costs, tools and new blades included</th>
+              <th scope="col">Blades worn out</th>
               <th scope="col">Height lost</th>
               <th scope="col">Keen on average</th>
             </tr>
           </thead>
           <tbody>
-            {edges.report.fiveYears.map(({ method, cost, heightLostMm, averageKeenness }) => (
+            {edges.report.fiveYears.map(({ method, cost, replaced, heightLostMm, averageKeenness }) => (
               <tr key={method}>
                 <th scope="row">{METHODS[method]}</th>
                 <td className="figure">{money(cost, currency)}</td>
+                <td className="figure">{replaced === 0 ? 'none' : replaced}</td>
                 <td className="figure">{heightLostMm.toFixed(1)} mm</td>
                 <td className="figure">{percent(averageKeenness)}</td>
               </tr>
@@ -60,8 +62,9 @@ export default function FiveYears({
       <Costs edges={edges} currency={currency} />
       <Prices edges={edges} currency={currency} habits={habits} onHabits={onHabits} />
       <p className="faded">
-        Height lost at the knife that works most; about 6 mm is a life. Stone on a wet cloth, slowly, edge away at rest;
-        eye protection at a wheel; when unsure, a professional.
+        Height lost is that of one blade of the knife that works most. After about 6 mm a blade is worn out, and a new
+        one is bought. Stone on a wet cloth, slowly, edge away at rest; eye protection at a wheel; when unsure, a
+        professional.
       </p>
     </section>
   );

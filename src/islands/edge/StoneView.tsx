@@ -254,7 +254,9 @@ function AngleDrawing({
       viewBox={`-14 ${-heel * 0.75 - 8} ${heel + 40} ${heel * 0.75 + 26}`}
       role="img"
       aria-label={
-        flat ? 'The flat back lies on the stone' : `The spine ${spineHeightMm.toFixed(1)} millimetres above the stone`
+        flat
+          ? 'The flat back lies on the stone'
+          : `A gap of ${spineHeightMm.toFixed(1)} millimetres between the stone and the spine`
       }
     >
       <rect className={css.stone} x={-14} y={0} width={heel + 40} height={14} />

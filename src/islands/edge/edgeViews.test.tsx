@@ -130,10 +130,11 @@ test('five years of every way of sharpening: what it costs, eats and leaves, in 
     .querySelectorAll('tbody tr')
     .map((row) => row.querySelectorAll('td').map((cell) => cell.text));
   expect(rows).toHaveLength(edges.report.fiveYears.length);
-  edges.report.fiveYears.forEach(({ heightLostMm, averageKeenness }, i) => {
+  edges.report.fiveYears.forEach(({ replaced, heightLostMm, averageKeenness }, i) => {
     expect(rows[i]?.[0]).toMatch(/^€/);
-    expect(rows[i]?.[1]).toBe(`${heightLostMm.toFixed(1)} mm`);
-    expect(rows[i]?.[2]).toBe(`${Math.round(100 * averageKeenness)}%`);
+    expect(rows[i]?.[1]).toBe(replaced === 0 ? 'none' : String(replaced));
+    expect(rows[i]?.[2]).toBe(`${heightLostMm.toFixed(1)} mm`);
+    expect(rows[i]?.[3]).toBe(`${Math.round(100 * averageKeenness)}%`);
   });
   expect(years.words).not.toMatch(ODD);
   expect(nameless(years)).toEqual([]);

@@ -176,18 +176,24 @@ function stonesFor({ blade, owned }: KeptKnife): string[] {
   ];
 }
 
-/** How high the spine is held above the stone, mm: width at the heel × sin(angle) (handbook 6.2). */
-export const spineHeightMm = (widthMm: number, angleDeg: number): number =>
-  widthMm * Math.sin((angleDeg * Math.PI) / 180);
+/** Gap between the stone and the lower corner of the spine, mm: width at the heel × sin(angle) less half the spine (handbook 11.3). */
+export const gapUnderSpineMm = (widthMm: number, spineMm: number, angleDeg: number): number =>
+  Math.max(0, widthMm * Math.sin((angleDeg * Math.PI) / 180) - spineMm / 2);
 
-/** How an edge fares and is kept, as it is told. */
-export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day): Omit<EdgeKnife, 'due'> {
+/** How an edge fares and is kept, as it is told. `minutesAtStones`: its share of a year at one's own stones. */
+export function edgeKnifeOf(
+  context: PlanningContext,
+  knife: KeptKnife,
+  day: Day,
+  minutesAtStones: number,
+): Omit<EdgeKnife, 'due'> {
   const { ref, blade, edge, priceMinor } = knife;
   const { kitchen } = context;
   const care = careOfEdges(context);
   const now = keennessOn(knife, day);
   const between = keennessBetween(knife, day);
   const { type, lengthMm, heelHeightMm } = blade.blade;
+  const hone = edge.honeEveryDays === null ? null : { with: care.honing, everyDays: edge.honeEveryDays };
   const perYear = costPerYearMinor(
     blade.serrated,
     priceMinor,
@@ -202,7 +208,9 @@ export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day
     minutesPerWeek: round(edge.minutesPerWeek, 1),
     keennessNow: now === null ? null : round(now, 3),
     averageKeenness: round(edge.averageKeenness, 3),
-    hone: edge.honeEveryDays === null ? null : { with: care.honing, everyDays: edge.honeEveryDays },
+    hone,
+    touchUp: hone,
+    stoneMinutesPerYear: care.sharpening === 'stones' ? Math.round(minutesAtStones) : 0,
     sharpen:
       edge.sharpenEveryWeeks === null
         ? null
@@ -210,7 +218,7 @@ export function edgeKnifeOf(context: PlanningContext, knife: KeptKnife, day: Day
             with: care.sharpening,
             everyWeeks: round(edge.sharpenEveryWeeks, 1),
             angleDeg: round(edge.angleDeg, 1),
-            spineHeightMm: round(spineHeightMm(heelHeightMm, edge.angleDeg), 1),
+            spineHeightMm: round(gapUnderSpineMm(heelHeightMm, blade.blade.spineHeelMm, edge.angleDeg), 1),
             stones: care.sharpening === 'stones' ? stonesFor(knife) : [],
           },
     keennessBetween: between && [round(between[0], 3), round(between[1], 3)],

@@ -6,6 +6,7 @@ import type { PlanningContext } from '../context/planningContext';
 import { edgeEvents } from './calendar';
 import { nextDue } from './due';
 import { careOfEdges, edgeKnifeOf, keptKnives } from './edgeKnives';
+import { stoneMinutesOf } from '../plan/costPerYear';
 import { fiveYears } from './fiveYears';
 
 /** The day from which dates count where a kitchen names none. */
@@ -25,11 +26,15 @@ export const newestDay = ({ owned = [], diary = [] }: KitchenFile): Day =>
 export function edgeReport(context: PlanningContext, plan: Plan, from: Day, months: number): EdgeReport {
   const care = careOfEdges(context);
   const knives = keptKnives(context, plan);
+  const minutes = stoneMinutesOf(knives.map(({ edge }) => edge));
   const until = daysLater(monthsLater(from, months), -1);
   return {
     format: 'scabbard.edge',
     version: 1,
-    knives: knives.map((knife) => ({ ...edgeKnifeOf(context, knife, from), due: nextDue(knife, from) })),
+    knives: knives.map((knife, i) => ({
+      ...edgeKnifeOf(context, knife, from, minutes[i] ?? 0),
+      due: nextDue(knife, from),
+    })),
     events: edgeEvents(knives, care, from, until, context.kitchen.closedMonths),
     fiveYears: fiveYears(context, knives, care),
   };

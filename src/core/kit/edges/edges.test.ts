@@ -1,16 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { daysBetween } from '../../calendar/between';
+import { reference } from '../../../../data/reference';
 import { daysLater, isDay, monthsLater } from '../../calendar/day';
 import { edgeFileSchema } from '../../formats/edgeFile';
 import type { KitchenFile, OwnedFile } from '../../formats/kitchenFile';
 import { contextOf, fileOf } from '../../testing/trade';
 import { planFrom } from '../plan/plan';
 import { edgeReport, FIRST_DAY, newestDay } from './edgeReport';
-import { spineHeightMm } from './edgeKnives';
+import { gapUnderSpineMm } from './edgeKnives';
 import { groupedVisits, type Due } from './visits';
 
 const DAY = '2026-03-01';
+const [low = 0, high = 0] = reference.types.get('chef')?.spineHeelMm ?? [];
+const chefSpineMm = (low + high) / 2;
 function reportOf(file: Partial<KitchenFile>, months = 12) {
   const context = contextOf({ budget: { total: 0 }, ...file });
   return edgeReport(context, planFrom(context), DAY, months);
@@ -46,11 +49,12 @@ describe('how an edge fares', () => {
     expect(slicer?.everyWeeks).toBeGreaterThan(45);
   });
 
-  test('the spine stands width × sin(angle) above the stone', () => {
-    expect(spineHeightMm(46, 15)).toBeCloseTo(11.9, 1);
+  test('the gap under the spine is width × sin(angle) less half the spine', () => {
+    expect(gapUnderSpineMm(45, 2, 15)).toBeCloseTo(10.6, 1);
+    expect(gapUnderSpineMm(8, 6, 15)).toBe(0);
     const [knife] = reportOf({ owned: [chef({ heelHeightMm: 50 })], habits: { sharpening: 'stones' } }).knives;
     expect(knife?.sharpen?.spineHeightMm).toBeCloseTo(
-      50 * Math.sin(((knife?.sharpen?.angleDeg ?? 0) * Math.PI) / 180),
+      50 * Math.sin(((knife?.sharpen?.angleDeg ?? 0) * Math.PI) / 180) - chefSpineMm / 2,
       1,
     );
     expect(knife?.sharpen?.stones).toEqual(['stone-medium']);
@@ -151,4 +155,24 @@ test('five years: own stones eat least, machines most, pull-through leaves the c
   expect([...report.events].sort((a, b) => a.date.localeCompare(b.date)).map(({ date }) => date)).toEqual(
     report.events.map(({ date }) => date),
   );
+});
+
+test('what a blade can lose is bounded: where more is ground away, blades are replaced and charged', () => {
+  const busy = {
+    cooksAtOnce: 2,
+    owned: [chef()],
+    cooking: { mealsPerWeek: 40, portions: 8 },
+    habits: { sharpening: 'powered' as const },
+  };
+  const { fiveYears, knives } = reportOf(busy);
+  const of = (method: string) => fiveYears.find((each) => each.method === method);
+  expect(of('powered')?.replaced).toBeGreaterThan(1);
+  expect(of('powered')?.heightLostMm).toBe(6);
+  expect(of('powered')?.cost).toBeGreaterThan(of('stones')?.cost ?? Infinity);
+  expect(knives[0]?.stoneMinutesPerYear).toBe(0);
+  const own = reportOf({ ...busy, habits: { sharpening: 'stones', honing: 'steel' } });
+  expect(own.knives[0]?.touchUp).toEqual({ with: 'steel', everyDays: 1 });
+  const { everyWeeks = 1 } = own.knives[0]?.sharpen ?? {};
+  // eight minutes for the knife, fifteen for setting up
+  expect(own.knives[0]?.stoneMinutesPerYear).toBeCloseTo((52 / everyWeeks) * 23, -1.5);
 });

@@ -29,7 +29,14 @@ function toolsMinor({ kitchen, reference }: PlanningContext, method: (typeof MET
   return convertMinor(tools + machine, CATALOGUE_CURRENCY, kitchen.currency);
 }
 
-/** What every way of sharpening comes to over five years for these knives: what it costs, the height it eats, how keen they are on average. */
+/** Price of a knife, or of its like where it is owned, minor units. */
+const priceOf = ({ kitchen }: PlanningContext, knife: KeptKnife | undefined): number =>
+  knife?.owned
+    ? convertMinor(knife.blade.blade.priceMinor, CATALOGUE_CURRENCY, kitchen.currency)
+    : (knife?.priceMinor ?? 0);
+
+/** What every way of sharpening comes to over five years for these knives: what it costs with the blades it
+ * wears out, the height it eats, how keen they are on average. */
 export function fiveYears(
   context: PlanningContext,
   knives: readonly KeptKnife[],
@@ -44,7 +51,10 @@ export function fiveYears(
     const events = edges.map((edge) => YEARS * sharpeningsPerYear(edge));
     const all = events.reduce((sum, many) => sum + many, 0);
     const tools = toolsMinor(context, method);
-    const cost = all * sharpeningMinor(kitchen, method) + (all > 0 ? tools : 0);
+    const lost = events.map((many) => many * UPKEEP.heightLost[method].value);
+    const replaced = lost.map((mm) => Math.floor(mm / UPKEEP.allowedLoss.value));
+    const blades = replaced.reduce((sum, many, i) => sum + many * priceOf(context, kept[i]), 0);
+    const cost = all * sharpeningMinor(kitchen, method) + (all > 0 ? tools : 0) + blades;
     const minutes = edges.reduce((sum, edge) => sum + edge.minutesPerWeek, 0);
     const keen = edges.reduce((sum, edge) => sum + edge.averageKeenness * edge.minutesPerWeek, 0);
     const busiest = edges.reduce(
@@ -55,7 +65,9 @@ export function fiveYears(
       method,
       cost: fromMinor(Math.round(cost), kitchen.currency),
       tools: fromMinor(Math.round(tools), kitchen.currency),
-      heightLostMm: round((events[busiest] ?? 0) * UPKEEP.heightLost[method].value, 2),
+      replaced: replaced.reduce((sum, many) => sum + many, 0),
+      // of a blade that was replaced in the meantime, what the first one lost until it was
+      heightLostMm: round(Math.min(UPKEEP.allowedLoss.value, lost[busiest] ?? 0), 2),
       averageKeenness: round(minutes > 0 ? keen / minutes : 0, 3),
     };
   });

@@ -18,6 +18,24 @@ export function yearsOfLife(isSerrated: boolean, edge: EdgeLife, sharpening: Hab
   return lost > 0 ? Math.min(longestLife.value, allowedLoss.value / lost) : longestLife.value;
 }
 
+/** Blades of a knife's like that its use wears out in a year, an estimate: one half where it lasts two years. Age alone wears none out. */
+export function wornPerYear(isSerrated: boolean, edge: EdgeLife, sharpening: Habits['sharpening']): number {
+  if (isSerrated) return 1 / yearsOfLife(true, edge, sharpening);
+  return (sharpeningsPerYear(edge) * UPKEEP.heightLost[sharpening].value) / UPKEEP.allowedLoss.value;
+}
+
+/**
+ * Minutes a year at one's own stones, for each of some edges: a while for the knife, and its share of setting up, which is done once a session for
+ * whatever is due.
+ */
+export function stoneMinutesOf(edges: readonly EdgeLife[]): number[] {
+  const { knife, setUp } = UPKEEP.stoneMinutes;
+  const times = edges.map(sharpeningsPerYear);
+  const all = times.reduce((sum, each) => sum + each, 0);
+  const sessions = Math.max(0, ...times);
+  return times.map((each) => (each > 0 ? knife.value * each + (setUp.value * sessions * each) / all : 0));
+}
+
 /** Price over years of life plus sharpening, minor units a year, an estimate. `eventMinor`: one sharpening. */
 export function costPerYearMinor(
   isSerrated: boolean,

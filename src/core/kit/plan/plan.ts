@@ -17,7 +17,8 @@ import { pointPrice, pointsPaid } from '../search/worth';
 import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { unserved } from './unserved';
-import { costPerYear } from './yearlyCost';
+import { upkeepWarning } from './upkeepWarning';
+import { costPerYear, yearlyUpkeep } from './yearlyCost';
 import { retirements, serviceStep, upkeepStep } from './furtherSteps';
 
 interface PlanOptions {
@@ -97,6 +98,8 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
   const upkeep = upkeepFor(context, all, problem.budgetMinor - spentMinor);
   const kept = (need: boolean, coverageAfter: number) =>
     upkeep.filter((each) => each.need === need).map((each) => upkeepStep(context, each, coverageAfter));
+  const totalMinor = upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor);
+  const yearly = yearlyUpkeep(context, all);
   const copies = copiesWanted(context, all);
   const tried = triedWords(context, all);
   return {
@@ -119,14 +122,16 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
       ...kept(false, coverage),
       ...retirements(context, all, round(coverage, 3)),
     ]),
-    spent: fromMinor(
-      upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor),
-      currency,
-    ),
+    spent: fromMinor(totalMinor, currency),
     costPerYear: fromMinor(Math.round(costPerYear(context, all)), currency),
+    upkeep: {
+      perYear: fromMinor(Math.round(yearly.costMinor), currency),
+      minutesPerYear: Math.round(yearly.minutes),
+      replacedPerYear: round(yearly.replaced, 2),
+    },
     unserved: unserved(context, all),
     lengthWanted: lengthWanted(context),
-    warnings: warningsFor(context, all, unmet),
+    warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, totalMinor, yearly)],
     assumed: [...context.assumed, ...keptWords(context)],
     ...(copies.length > 0 ? { copies } : {}),
     ...(tried.length > 0 ? { tried } : {}),

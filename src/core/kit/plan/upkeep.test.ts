@@ -3,8 +3,9 @@ import { shippedModels } from '../../../../data/models';
 import { reference } from '../../../../data/reference';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import { kitSteps, perStep } from '../../formats/planSteps';
-import { fileOf } from '../../testing/trade';
+import { contextOf, fileOf } from '../../testing/trade';
 import { bought } from '../../kitchen/changes';
+import { planFrom } from './plan';
 import { planKitchen } from './planKitchen';
 
 const plan = (file: Partial<KitchenFile>, perturbed = 0) =>
@@ -65,5 +66,39 @@ describe('what keeps the kit', () => {
     for (const step of wide.steps) expect(step.stays === null).toBe(step.upkeep === true);
     expect(perStep(wide, ['a', 'b']).slice(0, 4)).toEqual([null, null, 'a', 'b']);
     expect(kitSteps(wide)).toEqual(wide.steps.slice(2));
+  });
+});
+
+describe('what a year of keeping the knives going takes', () => {
+  const busy = (habits: KitchenFile['habits'], total = 120) =>
+    planFrom(
+      contextOf({
+        cooksAtOnce: 2,
+        budget: { total },
+        cooking: { mealsPerWeek: 40, portions: 8 },
+        habits,
+      }),
+    );
+
+  test('is told as money, minutes at the stone and worn-out blades', () => {
+    const stones = busy({ sharpening: 'stones' }).upkeep;
+    expect(stones?.minutesPerYear).toBeGreaterThan(60);
+    const machine = busy({ sharpening: 'powered' }).upkeep;
+    expect(machine?.minutesPerYear).toBe(0);
+    expect(machine?.replacedPerYear).toBeGreaterThan(2 * (stones?.replacedPerYear ?? Infinity));
+    const idle = planFrom(contextOf({ budget: { total: 0 } })).upkeep;
+    expect(idle).toEqual({ perYear: 0, minutesPerYear: 0, replacedPerYear: 0 });
+  });
+
+  test('is said where it is more than the kit itself, with a cheaper way and the time that takes', () => {
+    const plan = busy({ sharpening: 'professional', visitsPerYear: 26 });
+    expect(plan.upkeep?.perYear).toBeGreaterThan(plan.spent);
+    const said = plan.warnings.find((each) => each.startsWith('Keeping these knives sharp'));
+    expect(said).toMatch(
+      /more than the kit itself \(€[\d.]+\)\. Your own stones would come to about €\d+.* of your time\./,
+    );
+    const sparing = busy({ sharpening: 'professional', visitsPerYear: 1 }, 900);
+    expect(sparing.upkeep?.perYear).toBeLessThan(sparing.spent);
+    expect(sparing.warnings.join()).not.toContain('Keeping these knives sharp');
   });
 });
