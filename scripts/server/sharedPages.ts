@@ -22,9 +22,9 @@ const compress = {
 
 interface Page {
   headers: Record<string, string | string[] | number>;
-  plain: Buffer;
-  br: Buffer;
-  gzip: Buffer;
+  plain: Promise<Buffer>;
+  br: Promise<Buffer>;
+  gzip: Promise<Buffer>;
 }
 
 /** The first language a browser asks for. */
@@ -51,7 +51,7 @@ export class SharedPages {
     if (!this.isShared(request)) return false;
     const key = `${languageOf(request)} ${request.url ?? ''}`;
     const kept = this.kept.get(key);
-    if (kept) send(request, response, kept);
+    if (kept) void send(request, response, kept);
     else {
       // made for nobody: no cookie reaches the page, and whoever comes next may see it
       delete request.headers.cookie;
@@ -75,13 +75,12 @@ export class SharedPages {
     response.end = ((...args: Parameters<typeof end>) => {
       note(args[0]);
       if (response.statusCode === 200 && !response.getHeader('set-cookie'))
-        void this.keep(key, Buffer.concat(parts), response.getHeaders());
+        this.keep(key, Buffer.concat(parts), response.getHeaders());
       return end(...args);
     }) as typeof end;
   }
 
-  private async keep(key: string, plain: Buffer, all: NodeJS.Dict<number | string | string[]>): Promise<void> {
-    const [br, zipped] = await Promise.all([compress.br(plain), compress.gzip(plain)]);
+  private keep(key: string, plain: Buffer, all: NodeJS.Dict<number | string | string[]>): void {
     const headers = Object.fromEntries(
       Object.entries(all).flatMap(([name, value]) =>
         value === undefined || /^(?:x-request-id|content-length|content-encoding|date|connection)$/.test(name)
@@ -89,14 +88,19 @@ export class SharedPages {
           : [[name, value]],
       ),
     );
-    this.kept.set(key, { headers, plain, br, gzip: zipped });
+    this.kept.set(key, {
+      headers,
+      plain: Promise.resolve(plain),
+      br: compress.br(plain),
+      gzip: compress.gzip(plain),
+    });
   }
 }
 
-function send({ headers }: IncomingMessage, response: ServerResponse, page: Page): void {
+async function send({ headers }: IncomingMessage, response: ServerResponse, page: Page): Promise<void> {
   const accepted = [headers['accept-encoding'] ?? ''].join();
   const encoding = /\bbr\b/.test(accepted) ? 'br' : /\bgzip\b/.test(accepted) ? 'gzip' : 'plain';
-  const body = page[encoding];
+  const body = await page[encoding];
   response.writeHead(200, {
     ...page.headers,
     vary: 'accept-encoding',
