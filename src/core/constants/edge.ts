@@ -58,15 +58,16 @@ export const EDGE = {
     least: c(2, 'a year', 'fewest visits of those who have a professional', 'handbook'),
     most: c(4, 'a year', 'most of them', 'handbook'),
     service: c(2, 'a year', 'visits of a service that is bought with a kit', 'handbook'),
-    mostHeavy: c(20, 'a year', 'most where much is cut: heavy use is sharpened every few weeks', 'handbook'),
+    mostHeavy: c(
+      52,
+      'a year',
+      'most where much is cut: nothing but money keeps an edge from being sharpened weekly',
+      'handbook',
+    ),
   },
   heavy: {
     from: c(120, 'min a week', 'one knife in ordinary use', 'house judgement'),
     to: c(360, 'min a week', 'one knife in heavy use', 'handbook'),
-  },
-  stones: {
-    leastWeeks: c(9, 'weeks', 'most who own stones get them out every two to three months', 'handbook'),
-    leastHeavy: c(3, 'weeks', 'those who cut much, every few weeks', 'handbook'),
   },
   pullThrough: {
     due: c(0.6, 'share', 'a coarse edge is due sooner', 'trade practice'),
@@ -97,7 +98,7 @@ export const UPKEEP = {
   longestLife: c(25, 'years', 'a knife that is hardly sharpened still ages', 'trade practice'),
   sharpeningEur: {
     professional: c(8, 'EUR', 'a knife taken to a professional', 'trade practice'),
-    stones: c(3, 'EUR', 'wear of one’s own stones and time', 'house judgement'),
+    stones: c(1, 'EUR', 'wear of one’s own stones; minutes there are told, not priced', 'house judgement'),
     powered: c(2, 'EUR', 'belts', 'house judgement'),
     'pull-through': c(2, 'EUR', 'carbide', 'house judgement'),
     none: c(8, 'EUR', 'who has none is planned a professional', 'trade practice'),

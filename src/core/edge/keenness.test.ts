@@ -30,7 +30,14 @@ const blade = (change: Partial<BladeModel>): BladeModel => {
 const soft = blade({ steel: 'soft-stainless', hrc: 56, edgeAngleDeg: 18 });
 const hard = blade({ steel: 'hard-stainless', hrc: 61, edgeAngleDeg: 14 });
 const carbon = blade({ steel: 'plain-carbon', hrc: 61, edgeAngleDeg: 12 });
-const care: EdgeCare = { sharpening: 'stones', honing: 'steel', roughUse: false, visitsPerYear: null, board: 'wood' };
+const care: EdgeCare = {
+  sharpening: 'stones',
+  honing: 'steel',
+  roughUse: false,
+  visitsPerYear: null,
+  sharpenAtMostEveryWeeks: null,
+  board: 'wood',
+};
 const life = (of: BladeModel, minutes: number, change: Partial<EdgeCare> = {}) =>
   edgeLife(of, steelOf(of), { ...care, ...change }, minutes);
 const months = (of: BladeModel, change: Partial<EdgeCare> = {}) =>
@@ -115,4 +122,28 @@ test('few shipped edges are too acute for their steel', () => {
   const acute = shippedModels.filter((m) => isGroundTooAcute(m, steelOf(m)));
   expect(acute.length).toBeGreaterThan(0);
   expect(acute.length).toBeLessThanOrEqual(0.02 * shippedModels.length);
+});
+
+describe('people who cut for hours', () => {
+  const BUSY = 900;
+  test('go to their stones when the edge asks, and keenness falls only where they say at most how often', () => {
+    const due = life(soft, BUSY);
+    expect(due.sharpenEveryWeeks).toBeLessThan(2);
+    const seldom = life(soft, BUSY, { sharpenAtMostEveryWeeks: 6 });
+    expect(seldom.sharpenEveryWeeks).toBe(6);
+    expect(seldom.averageKeenness).toBeLessThan(due.averageKeenness - 0.1);
+    // who needs it less often is not sent there more often
+    expect(life(soft, 20, { sharpenAtMostEveryWeeks: 6 })).toEqual(life(soft, 20));
+  });
+
+  test('at the same interval, and when due, no slot and no machine keeps an edge better than own stones', () => {
+    for (const minutes of [5, 40, 200, BUSY])
+      for (const sharpening of ['pull-through', 'powered'] as const) {
+        const other = life(hard, minutes, { sharpening });
+        expect(life(hard, minutes).averageKeenness).toBeGreaterThanOrEqual(other.averageKeenness);
+        const same = life(hard, minutes, { sharpenAtMostEveryWeeks: other.sharpenEveryWeeks });
+        if (same.sharpenEveryWeeks === other.sharpenEveryWeeks)
+          expect(same.averageKeenness).toBeGreaterThan(other.averageKeenness);
+      }
+  });
 });

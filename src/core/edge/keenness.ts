@@ -4,7 +4,10 @@ import { hardness } from '../blade/strength';
 import type { Board, Habits } from '../kitchen/kitchen';
 
 /** What a kitchen does to its edges: who sharpens, how often, on what board, with what between sharpenings. */
-export type EdgeCare = Pick<Habits, 'sharpening' | 'honing' | 'roughUse' | 'visitsPerYear'> & {
+export type EdgeCare = Pick<
+  Habits,
+  'sharpening' | 'honing' | 'roughUse' | 'visitsPerYear' | 'sharpenAtMostEveryWeeks'
+> & {
   board: Board['material'];
 };
 
@@ -91,7 +94,7 @@ export function edgeLife(
 ): EdgeLife {
   const half = learned * halfLifeMinutes(blade, steel, care);
   const m = Math.max(0, minutesPerWeek);
-  const { cycle, horizonWeeks, visits, powered, pullThrough, heavy, stones } = EDGE;
+  const { cycle, horizonWeeks, visits, powered, pullThrough, heavy } = EDGE;
   const heaviness = Math.min(1, Math.max(0, (m - heavy.from.value) / (heavy.to.value - heavy.from.value)));
   const between = (usual: number, heavyUse: number) => usual + (heavyUse - usual) * heaviness;
   const hones = honingGain(blade, care.honing) > 1;
@@ -107,7 +110,7 @@ export function edgeLife(
   if (!isSharpened(blade) || care.sharpening === 'none') return life(null, 1);
   switch (care.sharpening) {
     case 'stones':
-      return life(Math.max(due(1), between(stones.leastWeeks.value, stones.leastHeavy.value)), 1);
+      return life(Math.max(due(1), care.sharpenAtMostEveryWeeks ?? 0), 1);
     case 'powered':
       return life(due(powered.due.value), powered.peak.value);
     case 'pull-through':

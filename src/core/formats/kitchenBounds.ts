@@ -9,6 +9,7 @@ export const BOUNDS = {
   boardWidthMm: [100, 1000],
   cooksAtOnce: [1, 12],
   visitsPerYear: [0, 52],
+  sharpenAtMostEveryWeeks: [0.5, 104],
   mealsPerWeek: [0, 2000],
   portions: [1, 500],
   guests: [0, 500],

@@ -204,6 +204,10 @@ export const kitchenFileSchema = object({
     visitsPerYear: number(...BOUNDS.visitsPerYear)
       .nullable()
       .optional(),
+    /** Own stones are got out no more often than this. */
+    sharpenAtMostEveryWeeks: number(...BOUNDS.sharpenAtMostEveryWeeks)
+      .nullable()
+      .optional(),
     honing: oneOf(HONINGS).optional(),
     storage: oneOf(STORAGES).optional(),
     lifts: oneOf(LIFTINGS).nullable().optional(),

@@ -16,6 +16,7 @@ export const DEFAULTS = {
     carves: null,
     sharpeningPrice: null,
     visitsPerYear: null,
+    sharpenAtMostEveryWeeks: null,
     sharpenerPrices: {},
   },
   mealsPerWeek: 7,

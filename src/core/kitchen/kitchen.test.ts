@@ -65,6 +65,7 @@ describe('gaps are filled', () => {
         lifts: 'never',
         sharpeningPrice: 9,
         visitsPerYear: 3,
+        sharpenAtMostEveryWeeks: 6,
         carves: 'thin',
       },
       cooking: { mealsPerWeek: 5, portions: 3, cuisines: [{ id: 'italian' }] },

@@ -19,6 +19,7 @@ const HABIT_WORDS: Record<Habit, string> = {
   carves: 'meat carved as the dish has it',
   sharpeningPrice: 'sharpening at the usual price',
   visitsPerYear: 'sharpened when it is due',
+  sharpenAtMostEveryWeeks: 'own stones used whenever an edge is due',
 };
 const CARRIED_WORDS = 'cut food carried on the flat of the blade, as is usual where this is cooked';
 

@@ -52,7 +52,14 @@ test('a planning rate keeps whole minor units, and none means one for one', () =
   expect(convertMinor(2500, 'EUR', 'BAM')).toBe(2500);
 });
 
-const care: EdgeCare = { sharpening: 'stones', honing: 'none', roughUse: false, visitsPerYear: null, board: 'wood' };
+const care: EdgeCare = {
+  sharpening: 'stones',
+  honing: 'none',
+  roughUse: false,
+  visitsPerYear: null,
+  sharpenAtMostEveryWeeks: null,
+  board: 'wood',
+};
 const life = (id: string, minutes: number, change: Partial<EdgeCare> = {}) => {
   const { blade, steel } = traits(id);
   return edgeLife(blade, steel, { ...care, ...change }, minutes);

@@ -60,12 +60,23 @@ export function PlaceForm(asked: QuestionProps) {
   );
 }
 
-/** What a professional takes, and how often one is asked; left unsaid, the usual holds. */
+/** How often own stones are got out at most, or what a professional takes and how often one is asked; left unsaid, the usual holds. */
 function Sharpening({ kitchen, update }: QuestionProps) {
   const habits = { ...DEFAULTS.habits, ...kitchen.habits };
-  if (habits.sharpening !== 'professional' && habits.sharpening !== 'none') return null;
   const set = (change: NonNullable<typeof kitchen.habits>) =>
     update((k) => ({ ...k, habits: { ...k.habits, ...change } }));
+  if (habits.sharpening === 'stones')
+    return (
+      <Figure
+        label="I sharpen at most every … weeks"
+        bounds={BOUNDS.sharpenAtMostEveryWeeks}
+        step={0.5}
+        value={habits.sharpenAtMostEveryWeeks ?? null}
+        unsaid={{ holds: 'whenever due', onEmptied: () => set({ sharpenAtMostEveryWeeks: undefined }) }}
+        onChange={(sharpenAtMostEveryWeeks) => set({ sharpenAtMostEveryWeeks })}
+      />
+    );
+  if (habits.sharpening !== 'professional' && habits.sharpening !== 'none') return null;
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const usual = convertMinor(100 * UPKEEP.sharpeningEur.professional.value, CATALOGUE_CURRENCY, currency);
   return (
@@ -87,7 +98,7 @@ function Sharpening({ kitchen, update }: QuestionProps) {
           bounds={BOUNDS.visitsPerYear}
           step={0.5}
           value={habits.visitsPerYear ?? null}
-          unsaid={{ holds: 'when due, 2 to 4', onEmptied: () => set({ visitsPerYear: undefined }) }}
+          unsaid={{ holds: 'when due', onEmptied: () => set({ visitsPerYear: undefined }) }}
           onChange={(visitsPerYear) => set({ visitsPerYear })}
         />
       )}

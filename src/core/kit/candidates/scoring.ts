@@ -37,6 +37,7 @@ export const careOf = ({ habits, board }: Kitchen): EdgeCare => ({
   honing: habits.honing,
   roughUse: habits.roughUse,
   visitsPerYear: habits.visitsPerYear,
+  sharpenAtMostEveryWeeks: habits.sharpenAtMostEveryWeeks,
   board: board.material,
 });
 

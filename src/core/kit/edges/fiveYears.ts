@@ -5,6 +5,7 @@ import { CATALOGUE_CURRENCY, convertMinor, fromMinor, toMinor } from '../../mone
 import { sharpeningMinor } from '../candidates/making';
 import type { PlanningContext } from '../context/planningContext';
 import { sharpeningsPerYear } from '../plan/costPerYear';
+import { likeMinor } from '../plan/likePrice';
 import { round } from '../plan/step';
 import type { KeptKnife } from './edgeKnives';
 
@@ -30,10 +31,8 @@ function toolsMinor({ kitchen, reference }: PlanningContext, method: (typeof MET
 }
 
 /** Price of a knife, or of its like where it is owned, minor units. */
-const priceOf = ({ kitchen }: PlanningContext, knife: KeptKnife | undefined): number =>
-  knife?.owned
-    ? convertMinor(knife.blade.blade.priceMinor, CATALOGUE_CURRENCY, kitchen.currency)
-    : (knife?.priceMinor ?? 0);
+const priceOf = (context: PlanningContext, knife: KeptKnife | undefined): number =>
+  knife?.owned ? likeMinor(context, knife.blade.blade) : (knife?.priceMinor ?? 0);
 
 /** What every way of sharpening comes to over five years for these knives: what it costs with the blades it
  * wears out, the height it eats, how keen they are on average. */

@@ -131,7 +131,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     },
     unserved: unserved(context, all),
     lengthWanted: lengthWanted(context),
-    warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, totalMinor, yearly)],
+    warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, yearly)],
     assumed: [...context.assumed, ...keptWords(context)],
     ...(copies.length > 0 ? { copies } : {}),
     ...(tried.length > 0 ? { tried } : {}),

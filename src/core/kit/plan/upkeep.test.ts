@@ -95,7 +95,7 @@ describe('what a year of keeping the knives going takes', () => {
     expect(plan.upkeep?.perYear).toBeGreaterThan(plan.spent);
     const said = plan.warnings.find((each) => each.startsWith('Keeping these knives sharp'));
     expect(said).toMatch(
-      /more than the kit itself \(€[\d.]+\)\. Your own stones would come to about €\d+.* of your time\./,
+      /more than these knives would cost new \(€[\d.]+\)\. Your own stones would come to about €\d+.* of your time\./,
     );
     const sparing = busy({ sharpening: 'professional', visitsPerYear: 1 }, 900);
     expect(sparing.upkeep?.perYear).toBeLessThan(sparing.spent);

@@ -16,16 +16,15 @@ const spoken = (minutes: number): string =>
   minutes < 90 ? `${Math.round(minutes)} minutes` : `${Math.round(minutes / 60)} hours`;
 
 /**
- * Says that a year of keeping the edges costs more than the kit itself, and names the first way that costs clearly less; nothing where it does not.
- * `spentMinor`: the price of the kit.
+ * Says that a year of keeping the edges costs more than the knives that work, owned ones too, and names the first way that costs clearly less; nothing
+ * where it does not.
  */
 export function upkeepWarning(
   context: PlanningContext,
   steps: readonly Candidate[],
-  spentMinor: number,
-  { costMinor, replaced }: YearlyUpkeep,
+  { costMinor, replaced, kitMinor }: YearlyUpkeep,
 ): string[] {
-  if (spentMinor <= 0 || costMinor <= spentMinor) return [];
+  if (kitMinor <= 0 || costMinor <= kitMinor) return [];
   const { currency, habits } = context.kitchen;
   const money = (minor: number) => showMoney(Math.round(minor), currency);
   const worn = replaced >= 1 ? `, with about ${Math.round(replaced)} worn-out blades bought anew` : '';
@@ -36,6 +35,6 @@ export function upkeepWarning(
     ? `${cheaper.name} would come to about ${money(cheaper.upkeep.costMinor)} a year${cheaper.upkeep.minutes > 0 ? ` and ${spoken(cheaper.upkeep.minutes)} of your time` : ''}.`
     : 'Softer, plainer knives, or sharpening less often, would cost less.';
   return [
-    `Keeping these knives sharp comes to about ${money(costMinor)} a year${worn}: more than the kit itself (${money(spentMinor)}). ${instead}`,
+    `Keeping these knives sharp comes to about ${money(costMinor)} a year${worn}: more than these knives would cost new (${money(kitMinor)}). ${instead}`,
   ];
 }

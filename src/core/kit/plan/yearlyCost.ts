@@ -1,11 +1,11 @@
 import { edgeLife } from '../../edge/keenness';
 import type { BladeTraits } from '../../fit/traits';
 import type { Habits } from '../../kitchen/kitchen';
-import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { sharpeningMinor } from '../candidates/making';
 import type { PlanningContext } from '../context/planningContext';
 import { minutesServedBy } from './assignment';
+import { likeMinor } from './likePrice';
 import { costPerYearMinor, sharpeningsPerYear, stoneMinutesOf, wornPerYear } from './costPerYear';
 
 /** A knife of the drawer once the plan is carried out, with the minutes of work a week that go to it. */
@@ -19,12 +19,12 @@ interface Working {
 
 function workingKnives(context: PlanningContext, steps: readonly Candidate[]): Working[] {
   const served = minutesServedBy(context, steps);
-  const { owned, kitchen } = context;
+  const { owned } = context;
   return [
     ...owned.map(({ blade }, i) => ({
       blade,
       isOwned: true,
-      priceMinor: convertMinor(blade.blade.priceMinor, CATALOGUE_CURRENCY, kitchen.currency),
+      priceMinor: likeMinor(context, blade.blade),
       minutes: served.owned[i] ?? 0,
     })),
     ...steps.flatMap((s, i) =>
@@ -64,6 +64,8 @@ export interface YearlyUpkeep {
   minutes: number;
   /** Blades that are worn out and bought anew. */
   replaced: number;
+  /** What the knives that work would cost new, minor units. */
+  kitMinor: number;
 }
 
 /** What a year of sharpening comes to: its price, its minutes at one's own stones, and the blades it wears out. */
@@ -81,10 +83,11 @@ export function yearlyUpkeep(
   });
   return {
     costMinor: knives.reduce(
-      (sum, { edge, priceMinor, worn }) => sum + sharpeningsPerYear(edge) * event + worn * priceMinor,
+      (all, { edge, priceMinor, worn }) => all + sharpeningsPerYear(edge) * event + worn * priceMinor,
       isServiced ? servicesOf(steps) : 0,
     ),
     minutes: care.sharpening === 'stones' ? sum(stoneMinutesOf(knives.map(({ edge }) => edge))) : 0,
-    replaced: knives.reduce((sum, { worn }) => sum + worn, 0),
+    replaced: sum(knives.map(({ worn }) => worn)),
+    kitMinor: sum(knives.map(({ priceMinor, edge }) => (edge.minutesPerWeek > 0 ? priceMinor : 0))),
   };
 }
