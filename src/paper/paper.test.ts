@@ -1,3 +1,4 @@
+import * as mupdf from 'mupdf';
 import { describe, expect, test } from 'vitest';
 import { reference } from '../../data/reference';
 import { shippedModels } from '../../data/models';
@@ -10,6 +11,7 @@ import { careOf } from '../core/kit/plan/care';
 import { planFrom } from '../core/kit/plan/plan';
 import { contextOf } from '../core/testing/trade';
 import { planSheets } from './planSheets';
+import { reach, rendered } from './rendered';
 
 const context = contextOf({
   name: 'Ærø ødegård',
@@ -61,5 +63,30 @@ describe('a plan goes out', () => {
   test('the care sheet names every knife that stays or is bought, with when it is due', () => {
     expect(papers.care).toHaveLength(1 + plan.steps.filter(({ action }) => action === 'buy').length);
     expect(papers.care[0]?.lines[0]).toMatch(/Due for sharpening about every/);
+  });
+
+  test('words without an end are broken within their column, and more text than paper is for is refused in words', async () => {
+    const long = 'w'.repeat(2000);
+    const bytes = await planSheets(
+      { ...papers, plan: { ...plan, warnings: Array<string>(23).fill(long) } },
+      ['plan'],
+      'a4',
+    );
+    const pages = mupdf.Document.openDocument(bytes, 'application/pdf');
+    let letters = 0;
+    for (let page = 0; page < pages.countPages(); page++)
+      for (const each of pages
+        .loadPage(page)
+        .toStructuredText()
+        .asText()
+        .matchAll(/w{10,}/g))
+        letters += each[0].length;
+    expect(letters).toBe(23 * 2000);
+    for (let page = 0; page < pages.countPages(); page++) {
+      const [left, right] = reach(rendered(bytes, page), 5, 290);
+      expect([left > 5, right < 205]).toEqual([true, true]);
+    }
+    const much = { ...plan, warnings: Array<string>(200).fill('many words '.repeat(180)) };
+    await expect(planSheets({ ...papers, plan: much }, ['plan'], 'a4')).rejects.toThrow('too much text for paper');
   });
 });
