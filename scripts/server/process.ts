@@ -26,11 +26,12 @@ const GRACE = 2_000;
 const LAST_WORDS = 200;
 /** How many requests one process works on; measured to keep answers under 200 ms at six hundred a second on two cores. */
 const WORKING = Number(process.env.MAX_WORKING) || 24;
+const OPEN = Math.max(400, 4 * WORKING);
 const ADMISSION = {
   working: WORKING,
   workingOfClient: Math.max(1, Math.floor((5 / 6) * WORKING)),
-  open: 400,
-  openOfClient: 200,
+  open: OPEN,
+  openOfClient: OPEN / 2,
   workingMs: 1_000,
 };
 /** Seconds after which a refused request is worth sending again. */
