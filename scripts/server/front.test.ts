@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { pathForLog, readAddress } from './address';
 import { Admission } from './admission';
-import { clientOf, hostsAllowed } from './front';
+import { arrivalTime, clientOf, hostsAllowed } from './front';
 
 /** What comes before every page: the address is read once, the client is known, and no more is let in than can be answered. */
 
@@ -51,6 +51,12 @@ test('a server answers to loopback names and to those that are allowed', () => {
   expect(['127.0.0.1:80', '[::1]:80', 'localhost'].every(own)).toBe(true);
   expect(['knives.example', '127.0.0.1.elsewhere.test', '[', undefined].some(own)).toBe(false);
   expect([more('knives.EXAMPLE:443'), more('c.example')]).toEqual([true, false]);
+});
+
+test('only a workspace file may take minutes to arrive', () => {
+  expect(arrivalTime('POST', '/api/workspace')).toBe(600_000);
+  for (const [method, path] of [['PUT', '/api/workspace'], ['POST', '/api/workspace/browsers'], ['POST'], []])
+    expect(arrivalTime(method, path)).toBe(60_000);
 });
 
 test('what a proxy wrote of a client is believed only as far as proxies are trusted', () => {

@@ -17,6 +17,11 @@ export const HEADERS = {
 /** For files, which the pages' own policy does not cover: workers keep to it. */
 export const FILE_POLICY = "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 
+/** Times within which a request must have arrived whole, ms: a workspace file of 64 MB needs minutes on a slow line. */
+export const ARRIVAL = { usual: 60_000, longest: 600_000 };
+export const arrivalTime = (method?: string, path?: string): number =>
+  method === 'POST' && path === '/api/workspace' ? ARRIVAL.longest : ARRIVAL.usual;
+
 const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]', '::1']);
 export const isLoopback = (host: string): boolean => LOOPBACK.has(host.toLowerCase());
 

@@ -9,12 +9,11 @@ import { pino } from 'pino';
 import sirv from 'sirv';
 import { pathForLog, readAddress } from './address';
 import { Admission } from './admission';
-import { clientOf, FILE_POLICY, HEADERS, hostsAllowed, METHODS, refuse } from './front';
+import { ARRIVAL, arrivalTime, clientOf, FILE_POLICY, HEADERS, hostsAllowed, METHODS, refuse } from './front';
 import { SharedPages, type Render } from './sharedPages';
 import { ALIVE_EVERY_MS, type Report } from './reports';
 
-/** A request must have arrived whole, and its head, within this time, ms. */
-const REQUEST_TIMEOUT = 60_000;
+/** A request's head must have arrived within this time, and all of it within that of `arrivalTime`, ms. */
 const HEAD_TIMEOUT = 15_000;
 /** An idle connection stays open longer than common proxies keep theirs (60 s), so that the proxy is the one to close it, ms. */
 const KEEP_ALIVE = 75_000;
@@ -125,6 +124,18 @@ function answer(request: IncomingMessage, response: ServerResponse, id: string):
   compressed(request, response, () => render(request, response));
 }
 
+/** Refuses a request whose body takes too long to arrive. */
+function bound(request: IncomingMessage, response: ServerResponse, ms: number): void {
+  const timer = setTimeout(() => {
+    if (request.complete) return;
+    if (!response.headersSent) refuse(request, response, 408, 'This took too long to arrive. Send it again.');
+    request.destroy();
+  }, ms);
+  const stop = () => clearTimeout(timer);
+  request.once('end', stop);
+  response.once('close', stop);
+}
+
 function tellHealth(response: ServerResponse): void {
   response
     .writeHead(200, { 'content-type': 'application/json', 'cache-control': 'no-store' })
@@ -139,6 +150,7 @@ const server = createServer(
     const address = readAddress(request.url ?? '');
     logWhenDone(request, response, id, address?.path ?? '(unreadable)');
     if (address) request.url = `${address.path}${address.query}`;
+    if (!request.complete) bound(request, response, arrivalTime(request.method, address?.path));
     if (!METHODS.includes(request.method ?? ''))
       refuse(request, response, 405, 'This method is not known here.', { allow: METHODS.join(', ') });
     else if (!isAllowed(request.headers.host))
@@ -148,7 +160,7 @@ const server = createServer(
     else files(request, response, () => answer(request, response, id));
   },
 );
-server.requestTimeout = REQUEST_TIMEOUT;
+server.requestTimeout = ARRIVAL.longest;
 server.headersTimeout = HEAD_TIMEOUT;
 
 let isEnding = false;
