@@ -6,7 +6,7 @@ import { shippedModels } from '../data/models';
 import { MAX_MODELS } from '../src/core/formats/catalogueFile';
 import { MAX_KITCHENS } from '../src/core/formats/workspaceFile';
 import { z } from '../src/core/zod';
-import { connect } from '../src/db/connect';
+import { connect, inTransaction } from '../src/db/connect';
 import { outage } from '../src/server/failures';
 import { cookieOf, look, newCookie, ownersDatabase, problemSchema, send, somebody } from './asking';
 import { address } from './support';
@@ -260,6 +260,21 @@ test('no query of the server waits for ever', async () => {
   const why: unknown = await nobody.db.execute(sql`select 1`).catch((error: unknown) => error);
   expect(outage(why)).toBe('away');
   await nobody.pool.end();
+});
+
+test('a transaction that cannot begin gives its connection back', async () => {
+  process.env.DATABASE_CONNECTIONS = '2';
+  const { db: its, pool } = connect(process.env.SCABBARD_OWNER_URL ?? '');
+  delete process.env.DATABASE_CONNECTIONS;
+  const one = () => inTransaction(its, (tx) => tx.execute(sql`select 1`));
+  const cut = (client: { connection?: { stream: { destroy(): void } } }) => client.connection?.stream.destroy();
+  pool.on('acquire', cut);
+  for (let times = 0; times < 3; times++) await expect(one()).rejects.toThrow();
+  pool.off('acquire', cut);
+  expect((await one()).rowCount).toBe(1);
+  await expect(inTransaction(its, () => Promise.reject(new Error('no')))).rejects.toThrow('no');
+  expect((await one()).rowCount).toBe(1);
+  await pool.end();
 });
 
 test('the server’s role reads and writes rows and nothing else', async () => {

@@ -31,3 +31,19 @@ export function connect(url: string, { patient = false } = {}) {
 export type Database = ReturnType<typeof connect>['db'];
 /** What a transaction is given to work with. */
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+
+/**
+ * Runs `work` in a transaction on a connection of its own. Drizzle's own way of taking one from the pool never gives it back where `begin`
+ * fails, so that a few lost connections emptied the pool for good. A connection on which anything failed is closed, not used again.
+ */
+export async function inTransaction<T>(db: Database, work: (tx: Transaction) => Promise<T>): Promise<T> {
+  const client = await db.$client.connect();
+  let failed = true;
+  try {
+    const done = await drizzle(client, { schema }).transaction(work);
+    failed = false;
+    return done;
+  } finally {
+    client.release(failed);
+  }
+}

@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { and, eq, exists, lt, ne, not, sql } from 'drizzle-orm';
-import type { Transaction } from '../db/connect';
+import { inTransaction, type Transaction } from '../db/connect';
 import {
   edgeCalendar,
   snapshot,
@@ -49,7 +49,7 @@ export async function findWorkspace(token: string | undefined): Promise<string |
 
 /** Makes an anonymous workspace. The token is returned once and only its hash is kept. */
 export async function createWorkspace(): Promise<{ id: string; token: string }> {
-  return database().transaction(async (tx) => {
+  return inTransaction(database(), async (tx) => {
     const [made] = await tx.insert(workspace).values({}).returning({ id: workspace.id });
     if (!made) throw new Error('the workspace was not stored');
     return { id: made.id, token: await newKey(tx, made.id) };
@@ -71,7 +71,7 @@ export class NoRoom extends Error {}
  */
 export async function inWorkspace<T>(workspaceId: string, work: (tx: Transaction) => Promise<T>): Promise<T | 'full'> {
   try {
-    return await database().transaction(async (tx) => {
+    return await inTransaction(database(), async (tx) => {
       await tx.select({ id: workspace.id }).from(workspace).where(eq(workspace.id, workspaceId)).for('update');
       const done = await work(tx);
       if ((await bytesOf(tx, workspaceId)) > MAX_BYTES) throw new NoRoom();
@@ -116,7 +116,7 @@ export async function newRecoveryCode(workspaceId: string): Promise<string> {
 
 /** A new key to the workspace a recovery code opens; null when it opens none. */
 export async function openWithCode(code: string): Promise<{ id: string; token: string } | null> {
-  return database().transaction(async (tx) => {
+  return inTransaction(database(), async (tx) => {
     const [found] = await tx
       .select({ id: workspace.id })
       .from(workspace)

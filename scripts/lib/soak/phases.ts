@@ -52,7 +52,7 @@ async function checkWrites(users: readonly User[], bars: Bars, what: string): Pr
   const tally = { lost: 0, unconfirmed: 0, unanswered: 0 };
   for (const user of users) {
     let look = await user.look();
-    for (let tries = 0; !look.answered && tries < 50; tries++) {
+    for (let tries = 0; !look.answered && tries < 10; tries++) {
       await pause(200);
       look = await user.look();
     }
