@@ -14,6 +14,7 @@ import { say } from '../lib/say.mjs';
 import { User } from '../lib/soak/client';
 import { fuzz } from '../lib/soak/fuzz';
 import { Bars } from '../lib/soak/measures';
+import { Processors } from '../lib/soak/processors';
 import * as phases from '../lib/soak/phases';
 import type { Stops } from '../lib/stops.mjs';
 import { serve } from '../server/supervise';
@@ -57,7 +58,9 @@ async function storms(stops: Stops, bars: Bars): Promise<phases.Soak> {
   stops.push(() => Promise.resolve(rmSync(folder, { recursive: true, force: true })));
   const users = Array.from({ length: isTenth ? 40 : USERS }, (_, number) => new User(port, number));
   for (const user of users) await user.begin();
-  const soak = { opened, server, port, bars, random: seeded(SEED), users, size, isTimed: !isTenth, folder };
+  const processors = new Processors(place);
+  const random = seeded(SEED);
+  const soak = { opened, server, port, bars, random, users, size, isTimed: !isTenth, processors, folder };
 
   const given = isTenth ? null : phases.dawdle(port);
   await phases.calm(soak, 60, seconds);
@@ -100,5 +103,7 @@ export default async function soakCommand(stops: Stops): Promise<void> {
     await phases.fullDisk({ ...soak, folder: place });
   } else say('• a full disk: not tried, this user may not mount a small file system');
   say(bars.missed.length === 0 ? '\nEvery bar holds.' : `\nMissed:\n- ${bars.missed.join('\n- ')}`);
+  if (bars.unjudged.length > 0)
+    say(`Not judged, because other programs kept the machine busy:\n- ${bars.unjudged.join('\n- ')}`);
   process.exitCode = bars.missed.length === 0 ? 0 : 1;
 }

@@ -20,6 +20,9 @@ export interface Asking {
   agent?: Agent | undefined;
 }
 
+/** A connection unused for longer is not used again, ms: the server closes it after 75 s. */
+const IDLE = 30_000;
+
 /** A request that takes longer is given up, ms. */
 const GIVES_UP_AFTER = 30_000;
 
@@ -72,6 +75,7 @@ export interface Look {
 
 export class User {
   private readonly agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  private askedAt = 0;
   private readonly client: string;
   cookie: string | undefined;
   /** Address of the kitchen that this user edits, and of another one for whatever else is tried. */
@@ -93,6 +97,9 @@ export class User {
   }
 
   ask(method: string, path: string, body?: string): Promise<Answer> {
+    // a browser, too, sends nothing on a connection that the server is about to close for having been idle
+    if (performance.now() - this.askedAt > IDLE) this.agent.destroy();
+    this.askedAt = performance.now();
     return ask({ port: this.port, client: this.client, cookie: this.cookie, agent: this.agent }, method, path, body);
   }
 

@@ -1,7 +1,7 @@
 // Times and statuses of many requests, and how busy the machine was meanwhile.
-import { cpus, loadavg } from 'node:os';
 import { say } from '../say.mjs';
 import type { Answer } from './client';
+import type { Use } from './processors';
 
 /** The value below which a share of sorted numbers lies; NaN where there are none. */
 export const quantile = (numbers: readonly number[], share: number): number => {
@@ -9,22 +9,12 @@ export const quantile = (numbers: readonly number[], share: number): number => {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
 };
 
-/** Time of all processors so far: busy and in all, ms. */
-function processorTime(): { busy: number; all: number } {
-  let [busy, all] = [0, 0];
-  for (const { times } of cpus()) {
-    const each = times.user + times.nice + times.sys + times.irq + times.idle;
-    all += each;
-    busy += each - times.idle;
-  }
-  return { busy, all };
-}
-
 export type Kind = 'reads' | 'saves';
 
 export class Measures {
   private readonly answers: { kind: Kind; status: number; ms: number }[] = [];
-  private readonly from = processorTime();
+
+  constructor(readonly use: Use) {}
 
   note(kind: Kind, { status, ms }: Pick<Answer, 'status' | 'ms'>): void {
     this.answers.push({ kind, status, ms });
@@ -46,9 +36,7 @@ export class Measures {
 
   /** Prints the times of served requests by kind, of refused ones, and the load of the machine. */
   tell(name: string): void {
-    const { busy, all } = processorTime();
-    const load = Math.round((100 * (busy - this.from.busy)) / Math.max(1, all - this.from.all));
-    const machine = `processors ${load} % busy, load ${loadavg()[0]?.toFixed(1) ?? '?'}`;
+    const machine = this.use.told();
     const told = (what: string, times: number[]) => {
       if (times.length === 0) return;
       const figures = [0.5, 0.95, 0.99].map((share) => `p${100 * share} ${quantile(times, share).toFixed(0)}`);
@@ -75,10 +63,20 @@ export const isBroken = (status: number): boolean =>
 /** What must hold; what does not is told at the end. */
 export class Bars {
   readonly missed: string[] = [];
+  readonly unjudged: string[] = [];
 
   must(holds: boolean, what: string): void {
     if (holds) return;
     this.missed.push(what);
     say(`  MISSED: ${what}`);
+  }
+
+  /** A bar on times: held only while the machine does hardly anything else. */
+  mustInTime(holds: boolean, what: string, use: Use): void {
+    if (holds || use.isQuiet()) this.must(holds, what);
+    else {
+      this.unjudged.push(what);
+      say(`  not judged, the machine was not quiet: ${what}`);
+    }
   }
 }
