@@ -11,6 +11,7 @@ import { careOf } from '../src/core/kit/candidates/scoring';
 import { completeKitchen } from '../src/core/kitchen/kitchen';
 import { shippedModels } from './models';
 import panel from './panel/panel.json';
+import second from './panel/second.json';
 import { reference } from './reference';
 
 /**
@@ -108,7 +109,9 @@ function* edges(): Generator<Line> {
   }
 }
 
-const judged = z.array(z.looseObject({ id: z.string(), kitchen: z.record(z.string(), z.unknown()) })).parse(panel);
+const judged = z
+  .array(z.looseObject({ id: z.string(), kitchen: z.record(z.string(), z.unknown()) }))
+  .parse([...panel, ...second]);
 
 /** The plan of every kitchen of the panel, in a line. */
 function* plans(): Generator<Line> {

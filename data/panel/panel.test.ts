@@ -7,20 +7,15 @@ import { planKitchen } from '../../src/core/kit/plan/planKitchen';
 import { shippedModels } from '../models';
 import { reference } from '../reference';
 import { agree, parseSheet, planLine } from '../pinned';
+import { expectationSchema, missed } from './expectations';
 import panel from './panel.json';
+import second from './second.json';
 
 /**
  * Very different kitchens, each plan read as that person's adviser would: signed, or signed with a remark. Beside the verdict stands what of it a
  * machine can check: what the first knife bought or put right may be, what must and must not be among the steps, how many knives, how much is covered.
  */
 
-const expectSchema = z.strictObject({
-  first: z.array(z.string()).optional(),
-  includes: z.array(z.array(z.string())).optional(),
-  excludes: z.array(z.string()).optional(),
-  knives: z.tuple([z.number(), z.number()]).optional(),
-  coverage: z.number().optional(),
-});
 const rows = z
   .array(
     z.strictObject({
@@ -29,18 +24,18 @@ const rows = z
       kitchen: z.record(z.string(), z.unknown()),
       verdict: z.enum(['signed', 'remark', 'refused']),
       because: z.string().min(10),
-      expect: expectSchema,
+      expect: expectationSchema,
     }),
   )
-  .parse(panel);
+  .parse([...panel, ...second]);
 
 /** The plans as they were read when their verdicts were written: `npm run -s pin` writes them anew, to be read again. */
 const read = parseSheet(readFileSync(join(import.meta.dirname, '..', 'pinned', 'plans.tsv'), 'utf8'));
 
-test('at least sixty kitchens, at least fifty-four signed, none refused', () => {
-  expect(rows.length).toBeGreaterThanOrEqual(60);
+test('more than 130 kitchens, at least nine of ten signed, none refused', () => {
+  expect(rows.length).toBeGreaterThanOrEqual(130);
   expect(new Set(rows.map((r) => r.id)).size).toBe(rows.length);
-  expect(rows.filter((r) => r.verdict === 'signed').length).toBeGreaterThanOrEqual(54);
+  expect(rows.filter((r) => r.verdict === 'signed').length / rows.length).toBeGreaterThanOrEqual(0.9);
   expect(rows.filter((r) => r.verdict === 'refused')).toEqual([]);
 });
 
@@ -48,22 +43,8 @@ describe('what was signed is what is planned', () => {
   test.each(rows)('$who', ({ id, kitchen, expect: wanted }) => {
     const file = kitchenFileSchema.parse({ format: 'scabbard.kitchen', version: 1, ...kitchen });
     const plan = planKitchen(file, reference, shippedModels, { perturbed: 0 });
-    const { steps, spent, coverage, proof } = plan;
-    const is = (step: (typeof steps)[number], names: readonly string[]) =>
-      names.includes(step.type ?? '') || names.includes(step.model ?? '');
-    const bought = steps.filter((s) => s.action === 'buy');
-    const blades = steps.filter((s) => s.model !== null || s.action === 'sharpen' || s.action === 'repair');
-    if (wanted.first) expect(wanted.first).toContain(blades[0]?.type);
-    for (const any of wanted.includes ?? [])
-      expect(
-        steps.some((s) => is(s, any)),
-        any.join(' or '),
-      ).toBe(true);
-    for (const step of bought) expect(is(step, wanted.excludes ?? []), step.name).toBe(false);
-    const [least = 0, most = 12] = wanted.knives ?? [];
-    expect(bought.length).toBeGreaterThanOrEqual(least);
-    expect(bought.length).toBeLessThanOrEqual(most);
-    expect(coverage.all).toBeGreaterThanOrEqual(wanted.coverage ?? 0);
+    expect(missed(plan, wanted)).toEqual([]);
+    const { spent, proof } = plan;
     if (file.budget?.total != null) expect(spent).toBeLessThanOrEqual(file.budget.total);
     if (proof.best) expect(proof.gap).toBe(0);
     const was = read.get(id) ?? '';

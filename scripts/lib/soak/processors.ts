@@ -53,7 +53,7 @@ function processes(): Process[] {
 }
 
 /** Other programs may take this share of the processors before times are no longer held against their bars. */
-const QUIET = 0.1;
+const QUIET = 0.05;
 /** How often it is looked, ms: what a process that ends did since the last look is not seen. */
 const LOOK_EVERY = 400;
 

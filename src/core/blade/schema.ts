@@ -1,8 +1,23 @@
 import { z } from '../zod';
-import { BEVELS, HANDED, HANDLE_STYLES, ROLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS, WORKS } from './words';
+import {
+  BEVELS,
+  HANDED,
+  HANDLE_STYLES,
+  MAKES,
+  ORIGINS,
+  ROLES,
+  SERRATIONS,
+  STEEL_IDS,
+  SURFACES,
+  TIPS,
+  WORKS,
+} from './words';
 
 const pair = z.tuple([z.number(), z.number()]);
 const flag = z.union([z.boolean(), z.stringbool()]);
+/** A figure that may be left out: in a table, an empty cell. */
+const said = <T extends z.ZodType>(schema: T) =>
+  z.preprocess((v) => (v === '' ? undefined : v), schema.optional()).optional();
 const mm = (low: number, high: number) => z.coerce.number().min(low).max(high);
 
 /** A generic blade type: the trade word, its role in a kit and the usual range of each figure (mm, g, degrees per side). */
@@ -99,6 +114,10 @@ export const bladeModelSchema = z
     hrc: z.preprocess((v) => (v === '' ? null : v), z.coerce.number().min(40).max(70).nullable()),
     priceMinor: z.coerce.number().int().min(0).max(100_000_000),
     currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
+    /** How it was made, by whom, and whether its steel shows a pattern; left out where nobody says. */
+    make: said(z.enum(MAKES)),
+    origin: said(z.enum(ORIGINS)),
+    patterned: said(flag),
     assumed: z
       .preprocess(
         (v) => (v === '' ? undefined : typeof v === 'string' ? v.split(' ') : v),

@@ -16,6 +16,8 @@ export const HANDLE_STYLES = ['western', 'octagon', 'oval', 'd-shape', 'moulded'
 export const BEVELS = ['double', 'uneven', 'single'] as const;
 export const HANDED = ['right', 'left', 'either'] as const;
 export const SERRATIONS = ['none', 'pointed', 'scalloped'] as const;
+export const MAKES = ['forged', 'stamped'] as const;
+export const ORIGINS = ['factory', 'hand-made'] as const;
 export const SURFACES = ['polished', 'hammered', 'dimpled', 'rough-forged'] as const;
 /** Kinds of work within a role: who owns a knife for one still lacks one for another. */
 export const WORKS = ['raw-slices', 'breaking-meat', 'bone-chopping'] as const;

@@ -20,6 +20,8 @@ export const cuisineSchema = z.strictObject({
   usual: z.array(z.strictObject({ id: z.string(), amount: z.number().positive() })).optional(),
   /** Where nothing else is said cut food is carried to the pan on the flat of the blade. */
   lifts: z.literal('flat').optional(),
+  /** Whoever cooks it takes animals apart. */
+  takesApart: z.literal(true).optional(),
 });
 export type Cuisine = z.infer<typeof cuisineSchema>;
 

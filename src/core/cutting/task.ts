@@ -38,6 +38,8 @@ export const taskSchema = z.strictObject({
   scales: z.enum(['portions', 'whole']),
   atTable: z.boolean().optional(),
   withChild: z.boolean().optional(),
+  /** Takes an animal or a fish apart, which most have done where they buy it. */
+  takesApart: z.literal(true).optional(),
   instead: z.string().optional(),
 });
 export type Task = z.infer<typeof taskSchema>;

@@ -1,6 +1,7 @@
 import { FIT, PEOPLE } from '../constants';
 import type { Kitchen, Cook, Habits, Board } from '../kitchen/kitchen';
 import type { TaskLoad } from '../load/load';
+import { isPressed, taskModes } from './modes';
 import { lately } from '../text/lately';
 import { sliceLengthMm, wantedLength } from './wantedLength';
 import type { LengthBand } from '../formats/planFile';
@@ -13,6 +14,8 @@ export interface CookContext {
   habits: Habits;
   /** Cutting beyond what any arm bears, hours a week: long weeks tire. */
   longHours: number;
+  /** Pressing hard rind, minutes a week, in steps of five: what a week perturbed a little does not change need not be scored again. */
+  pressedMinutes: number;
   length: LengthBand;
   /** Longest edge drawn with ease through long food, mm. */
   sliceToMm: number;
@@ -44,6 +47,7 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
       board: kitchen.board,
       habits: kitchen.habits,
       longHours: Math.max(0, hours - FIT.mass.sessionHours.value),
+      pressedMinutes: 5 * Math.round(minutesPressed(loads) / Math.max(1, kitchen.cooksAtOnce) / 5),
       length: wantedLength(cook, kitchen, loads),
       shared: kitchen.cooksAtOnce >= PEOPLE.sharedFrom.value,
       sliceToMm: sliceLengthMm(cook, kitchen.board),
@@ -52,6 +56,13 @@ export function cookContexts(kitchen: Kitchen, loads: readonly TaskLoad[]): Cook
     }))
     .sort((a, b) => (cookKey(a.cook) < cookKey(b.cook) ? -1 : 1));
 }
+
+const minutesPressed = (loads: readonly TaskLoad[]): number =>
+  loads.reduce(
+    (sum, { task, minutesPerWeek }) =>
+      sum + (taskModes(task).some((mode) => isPressed(task, mode)) ? minutesPerWeek : 0),
+    0,
+  );
 
 const cookKey = (cook: Cook) => JSON.stringify({ ...cook, name: '' });
 

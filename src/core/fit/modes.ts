@@ -1,4 +1,4 @@
-import { isFlesh } from '../cutting/eaten';
+import { isFlesh, isRawFlesh } from '../cutting/eaten';
 import type { Task } from '../cutting/task';
 import type { Motion } from '../cutting/words';
 import type { BoardMotion } from '../kitchen/kitchen';
@@ -49,6 +49,18 @@ const isBoardMotion = (motion: Motion): motion is BoardMotion =>
 /** A sheet is rolled in the hand against a long flat edge held still. */
 export const isSheet = (task: Pick<Task, 'thin' | 'motions'>) => task.thin === 3 && task.motions[0] === 'in-hand';
 
+/** Fine dice and mince: the tip makes the cuts, and the edge behind it must meet the board as well. */
+export const isFineDice = (task: Task, mode: Mode): boolean =>
+  mode.id === 'tip' && task.separate >= 2 && task.load === 0 && !isFlesh(task);
+
+/** Hard rind is split by a blade that both hands press. */
+export const isPressed = (task: Task, mode: Mode): boolean =>
+  mode.id === 'board' && task.weight && task.firm >= FIT.mass.rind.value;
+
+/** Skin and fat are lifted off raw flesh by a blade that slides under them. */
+export const slidesUnder = (task: Task, mode: Mode): boolean =>
+  mode.id === 'tip' && task.thin > 0 && task.load < FIT.joint.from.value && isRawFlesh(task);
+
 /** A draw across small food that is no flesh: it ends on the board like any board cut. */
 export const isShortDraw = (task: Task, mode: Mode): boolean =>
   mode.id === 'slice' && !mode.long && task.load === 0 && !isFlesh(task);
@@ -71,7 +83,7 @@ export function taskModes(task: Task): Mode[] {
   return ids.map((id, rank) => ({
     id,
     factor: costs[rank] ?? later.value,
-    motions: id === 'board' ? motions : id === 'slice' ? ['pull'] : [],
+    motions: id === 'board' || id === 'tip' ? motions : id === 'slice' ? ['pull'] : [],
     long: task.long,
   }));
 }

@@ -34,6 +34,8 @@ export interface BladeTraits {
   /** Sharpness and thinness of the cutting edge as it shows in a face, 0–1. */
   faceQuality: number;
   woodHandle: boolean;
+  /** Made to lie beside a plate. */
+  forTable: boolean;
   knuckleRoomMm(palmBreadthMm: number, grip?: Grip): number;
   /** By way of doing a task: what the parts that rest on the task alone leave of it; NaN, or beyond its end, where that is not worked out yet. */
   byWay: Float64Array;
@@ -57,7 +59,11 @@ const known = { gentle: new WeakMap<BladeModel, BladeTraits>(), rough: new WeakM
 /**
  * Traits of a blade, worked out once per model object; rough use asks for a blunter edge. Throws when its steel family is not in the reference.
  */
-export function bladeTraits(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUse = false): BladeTraits {
+export function bladeTraits(
+  blade: BladeModel,
+  reference: Pick<Reference, 'steels' | 'types'>,
+  roughUse = false,
+): BladeTraits {
   const among = roughUse ? known.rough : known.gentle;
   const before = among.get(blade);
   if (before) return before;
@@ -66,7 +72,10 @@ export function bladeTraits(blade: BladeModel, reference: Pick<Reference, 'steel
   return traits;
 }
 
-function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUse: boolean): BladeTraits {
+/** A share of what lies between a low value and 1. */
+const between = (low: number, share: number) => low + (1 - low) * share;
+
+function derive(blade: BladeModel, reference: Pick<Reference, 'steels' | 'types'>, roughUse: boolean): BladeTraits {
   const steel = reference.steels.get(blade.steel);
   if (!steel) throw new Error(`${blade.id}: no steel family ${blade.steel}`);
   const angleDeg = effectiveAngleDeg(blade, steel, roughUse);
@@ -79,7 +88,6 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
   const board = limp * (serrated ? m.serratedBoard.value : 1);
   const roundness = ramp(turn, 0, m.rockTurn.value);
   const hooked = blade.bellyMm < 0 ? m.hooked.value : 1;
-  const between = (low: number, share: number) => low + (1 - low) * share;
   const { practice, tip: t } = FIT;
   return {
     blade,
@@ -121,6 +129,7 @@ function derive(blade: BladeModel, reference: Pick<Reference, 'steels'>, roughUs
         ramp(hrc, practice.hardFrom.value, practice.hardTo.value) *
         (1 - ramp(angleDeg, practice.acuteTo.value, practice.acuteFrom.value)),
     faceQuality: faceQuality(blade, angleDeg),
+    forTable: reference.types.get(blade.type)?.role === 'table',
     woodHandle: ['octagon', 'oval', 'd-shape'].includes(blade.handleStyle),
     knuckleRoomMm: (palm, grip) => knuckleRoomMm(blade, palm, grip),
     byWay: new Float64Array(),

@@ -15,6 +15,7 @@ export function unsafeForAnyone(b: BladeTraits, task: Task, mode: Mode): string 
 
 function unsafeWork(b: BladeTraits, task: Task, mode: Mode): string | null {
   const { blade } = b;
+  if (b.forTable && mode.id !== 'table') return 'A table knife belongs to the table.';
   const prying = blade.tip === 'blunt' && blade.spineTipMm >= es.pryTip.value && blade.lengthMm <= es.pryLength.value;
   if (mode.id === 'pry')
     return prying ? null : 'Only an oyster knife opens oysters: with a glove or folded cloth, hinge first, short push.';

@@ -6,7 +6,7 @@ import type { Cook, Kitchen } from '../kitchen/kitchen';
 /** Works out the wanted length of the general knife from hand, board, practice, batches and food; the cook's own wish overrides. */
 export function wantedLength(
   cook: Cook,
-  kitchen: Pick<Kitchen, 'board' | 'portions' | 'dishes' | 'limits' | 'cooksAtOnce'>,
+  kitchen: Pick<Kitchen, 'board' | 'portions' | 'dishes' | 'limits' | 'cooksAtOnce' | 'wishes'>,
   loads: readonly TaskLoad[],
 ): LengthBand {
   const r = FIT.wantedLength;
@@ -39,7 +39,9 @@ export function wantedLength(
   const first = large[0];
   if (first) move(r.largeFood.value, `Large food every week (${first.task.name.toLowerCase()})`);
   if (kitchen.limits.lengthSchool === 'long') move(r.long.value, 'You hold that longer is more capable');
-  if (kitchen.limits.lengthSchool === 'nimble') move(r.nimble.value, 'You hold that short is nimble');
+  else if (kitchen.limits.lengthSchool === 'nimble') move(r.nimble.value, 'You hold that short is nimble');
+  else if (kitchen.wishes.includes('long')) move(r.long.value, 'You wish it long');
+  else if (kitchen.wishes.includes('short')) move(r.nimble.value, 'You wish it short');
   // cramped once is cramped: small board, crowded counter and nerves do not add up
   const cramped =
     kitchen.board.lengthMm < r.smallBoardMm.value
@@ -56,7 +58,12 @@ export function wantedLength(
     why.push(`The board of ${kitchen.board.lengthMm} mm carries about ${Math.round(cap)} mm.`);
   }
   centre = Math.min(r.longest.value, Math.max(r.shortest.value + r.tolerance.value, centre));
-  return { fromMm: Math.round(centre - r.tolerance.value), toMm: Math.round(centre + r.tolerance.value), why };
+  const step = r.step.value;
+  return {
+    fromMm: step * Math.floor((centre - r.tolerance.value) / step),
+    toMm: step * Math.ceil((centre + r.tolerance.value) / step),
+    why,
+  };
 }
 
 /** The longest edge a cook draws with ease through long food, mm: by hand, practice and board. A stated wish for length lifts it. */

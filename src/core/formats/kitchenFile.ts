@@ -264,6 +264,14 @@ export const kitchenFileSchema = object({
     leftover: taste(TASTES.leftover),
     specialist: taste(TASTES.specialist),
     looks: taste(TASTES.looks),
+    make: taste(TASTES.make),
+    origin: taste(TASTES.origin),
+    handleShape: taste(TASTES.handleShape),
+    boning: taste(TASTES.boning),
+    boningEdge: taste(TASTES.boningEdge),
+    sharpening: taste(TASTES.sharpening),
+    rod: taste(TASTES.rod),
+    pair: taste(TASTES.pair),
   }).optional(),
 }).check((ctx) => {
   const { currency = 'EUR', budget } = ctx.value;

@@ -49,7 +49,15 @@ export const TASTES = {
   garlic: ['flat', 'never'],
   leftover: ['kept', 'main'],
   specialist: ['early', 'never'],
-  looks: ['plain', 'hammered', 'rough-forged'],
+  looks: ['plain', 'hammered', 'rough-forged', 'patterned'],
+  make: ['forged', 'stamped'],
+  origin: ['factory', 'hand-made'],
+  handleShape: ['round', 'octagon', 'd'],
+  boning: ['flexible', 'stiff'],
+  boningEdge: ['curved', 'straight'],
+  sharpening: ['own', 'never-lent'],
+  rod: ['always', 'never'],
+  pair: ['one', 'spared-and-abused'],
 } as const;
 
 /** What may be wished of a knife, whatever its score. */

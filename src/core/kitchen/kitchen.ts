@@ -43,6 +43,7 @@ export type Owned = Pick<
 > &
   Required<Pick<OwnedFile, 'condition' | 'use' | 'keep'>>;
 export type Limits = Omit<Filled<NonNullable<KitchenFile['limits']>>, 'steel'> & { steel: readonly Steel['id'][] };
+export type Wish = NonNullable<KitchenFile['wishes']>[number];
 export type Tastes = Filled<NonNullable<KitchenFile['tastes']>>;
 export type Spending = NonNullable<NonNullable<KitchenFile['budget']>['spend']>;
 
@@ -78,6 +79,8 @@ export interface Kitchen {
   sizes: ReadonlyMap<string, TaskSize>;
   limits: Limits;
   tastes: Tastes;
+  /** What is wished of the main knife, most wanted first. */
+  wishes: readonly Wish[];
   diary: readonly DiaryEntry[];
   /** Whether its uses teach the loads and motions. */
   learnsFromUse: boolean;
@@ -109,6 +112,14 @@ const NO_TASTES: Tastes = {
   leftover: null,
   specialist: null,
   looks: null,
+  make: null,
+  origin: null,
+  handleShape: null,
+  boning: null,
+  boningEdge: null,
+  sharpening: null,
+  rod: null,
+  pair: null,
 };
 
 /** Sorts rows by their own contents: sums come out the same to the last bit whatever order the file has. */
@@ -208,8 +219,25 @@ function completeCurrency({ currency }: KitchenFile, assumed: string[]): string 
   return currency;
 }
 
+/** Whether a cuisine brings dishes whose meat or fish somebody else takes apart. */
+const buysInParts = (
+  cuisines: readonly { id: string }[],
+  avoids: readonly Avoidable[],
+  { cuisines: known, dishes, tasks }: Reference,
+): boolean =>
+  cuisines.some(
+    ({ id }) =>
+      known.get(id)?.takesApart !== true &&
+      [...dishes.values()].some(
+        (dish) =>
+          dish.cuisines.includes(id) &&
+          !dish.contains.some((food) => avoids.includes(food)) &&
+          dish.tasks.some((part) => tasks.get(part.id)?.takesApart),
+      ),
+  );
+
 /** What is cooked: meals, cuisines, dishes and tasks. */
-function completeCooking({ cooking = {} }: KitchenFile, reference: Reference, assumed: string[]) {
+function completeCooking({ cooking = {}, avoids = [] }: KitchenFile, reference: Reference, assumed: string[]) {
   const mealsPerWeek = cooking.mealsPerWeek ?? DEFAULTS.mealsPerWeek;
   const portions = cooking.portions ?? DEFAULTS.portions;
   let cuisines = (cooking.cuisines ?? []).map(({ id, share = 1 }) => ({ id, share }));
@@ -220,6 +248,10 @@ function completeCooking({ cooking = {} }: KitchenFile, reference: Reference, as
     assumed.push('Everyday Western cooking.');
   }
   if (cuisines.length > 0 && cooking.mealsPerWeek === undefined) assumed.push(`${mealsPerWeek} cooked meals a week.`);
+  if (buysInParts(cuisines, avoids, reference))
+    assumed.push(
+      'Meat, poultry and fish are bought boned, jointed and filleted; name what you take apart yourself under your cutting.',
+    );
   if (cooking.portions === undefined) assumed.push(`${portions} portions a meal.`);
   return {
     mealsPerWeek,
@@ -331,6 +363,7 @@ export function completeKitchen(
       ...money,
       limits,
       tastes: { ...NO_TASTES, ...file.tastes },
+      wishes: file.wishes ?? [],
       diary: file.diary ?? [],
       learnsFromUse: file.learnsFromUse ?? true,
       closedMonths: file.closedMonths ?? [],

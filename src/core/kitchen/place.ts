@@ -46,5 +46,27 @@ export function completePlace(
   const words = { ...HABIT_WORDS, ...(lifts === 'flat' ? { lifts: CARRIED_WORDS } : {}) };
   const unsaid = (Object.keys(HABIT_WORDS) as Habit[]).filter((key) => file.habits?.[key] === undefined);
   if (unsaid.length > 0) assumed.push(`Habits: ${unsaid.map((key) => words[key]).join(', ')}.`);
-  return { board, habits: { ...DEFAULTS.habits, lifts, ...file.habits } };
+  return { board, habits: asHeld({ ...DEFAULTS.habits, lifts, ...file.habits }, file.tastes, assumed) };
+}
+
+/** Habits as sides taken in how edges are kept change them. */
+function asHeld(habits: Habits, tastes: KitchenFile['tastes'], assumed: string[]): Habits {
+  const held = { ...habits };
+  if (tastes?.sharpening === 'own' && habits.sharpening !== 'stones') {
+    held.sharpening = 'stones';
+    assumed.push('Sharpened on your own stones, as you hold.');
+  }
+  if (tastes?.sharpening === 'never-lent' && habits.sharpening === 'professional') {
+    held.sharpening = 'none';
+    assumed.push('No knife is sent away to be sharpened, as you hold: until somebody sharpens here, edges stay dull.');
+  }
+  if (tastes?.rod === 'always' && habits.honing === 'none') {
+    held.honing = 'steel';
+    assumed.push('Honed on a rod between sharpenings, as you hold.');
+  }
+  if (tastes?.rod === 'never' && habits.honing !== 'none') {
+    held.honing = 'none';
+    assumed.push('No rod in this kitchen, as you hold.');
+  }
+  return held;
 }

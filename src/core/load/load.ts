@@ -25,14 +25,18 @@ export function dishIsEaten(dish: Pick<Dish, 'contains'>, avoids: readonly Avoid
   return !dish.contains.some((food) => avoids.includes(food));
 }
 
-/** How often each dish is cooked, times a week, from cuisines, meals and the dishes named one by one. */
+/**
+ * How often each dish is cooked, times a week, from cuisines, meals and the dishes named one by one. `inParts`: a cuisine alone brings it, so its
+ * meat and fish are bought boned, jointed and filleted (handbook 10.4).
+ */
 export function dishesPerWeek(
   kitchen: Pick<Kitchen, 'cuisines' | 'mealsPerWeek' | 'dishes' | 'ownDishes' | 'avoids' | 'portions'>,
   reference: Reference,
-): { dish: Dish; timesPerWeek: number; portions: number }[] {
+): { dish: Dish; timesPerWeek: number; portions: number; inParts: boolean }[] {
   const menus = kitchen.cuisines
     .map(({ id, share }) => ({
       share,
+      inParts: reference.cuisines.get(id)?.takesApart !== true,
       dishes: [...reference.dishes.values()].filter(
         (dish) => dish.cuisines.includes(id) && dishIsEaten(dish, kitchen.avoids),
       ),
@@ -44,12 +48,13 @@ export function dishesPerWeek(
       dish,
       timesPerWeek: (kitchen.mealsPerWeek * menu.share) / shares / menu.dishes.length,
       portions: kitchen.portions,
+      inParts: menu.inParts,
     })),
   );
   const own = new Map(kitchen.ownDishes.map((dish) => [dish.id, dish]));
   const named = kitchen.dishes.flatMap(({ id, timesPerWeek, portions }) => {
     const dish = own.get(id) ?? reference.dishes.get(id);
-    return dish && dishIsEaten(dish, kitchen.avoids) ? [{ dish, timesPerWeek, portions }] : [];
+    return dish && dishIsEaten(dish, kitchen.avoids) ? [{ dish, timesPerWeek, portions, inParts: false }] : [];
   });
   return [...fromCuisines, ...named];
 }
@@ -147,9 +152,10 @@ function gathered(kitchen: Cooking, reference: Reference): Map<string, Gathered>
     load.from.set(source, (load.from.get(source) ?? 0) + minutes);
     loads.set(id, load);
   };
-  for (const { dish, timesPerWeek, portions } of dishesPerWeek(kitchen, reference))
+  for (const { dish, timesPerWeek, portions, inParts } of dishesPerWeek(kitchen, reference))
     for (const part of dish.tasks) {
       const task = reference.tasks.get(part.id);
+      if (inParts && task?.takesApart) continue;
       const times = timesPerWeek * (part.optional ? LOAD.optionalShare.value : 1);
       if (task) add(part.id, dish.id, times, scaledAmount(task, part.amount, portions), 1);
     }

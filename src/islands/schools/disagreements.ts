@@ -65,7 +65,11 @@ export const DISAGREEMENTS: Disagreement[] = [
   {
     question: 'Petty or paring knife',
     sides: [
-      { name: 'Petty', holds: 'Long enough for the board, small enough for the hand.', never: ['paring'] },
+      {
+        name: 'Petty',
+        holds: 'Long enough for the board, small enough for the hand.',
+        never: ['paring', 'birds-beak', 'folding'],
+      },
       { name: 'Paring', holds: 'Work in the hand wants a short blade; the board has its own knife.', never: ['petty'] },
     ],
   },
@@ -99,7 +103,11 @@ export const DISAGREEMENTS: Disagreement[] = [
     question: 'Bread',
     sides: [
       { name: 'Serrated', holds: 'Teeth bite through crust whatever their age.', never: [] },
-      { name: 'Keen plain edge', holds: 'A long keen edge leaves no crumbs and can be sharpened.', never: ['bread'] },
+      {
+        name: 'Keen plain edge',
+        holds: 'A long keen edge leaves no crumbs and can be sharpened.',
+        never: ['bread', 'serrated-allround', 'serrated-utility'],
+      },
     ],
   },
   {
@@ -272,6 +280,96 @@ export const DISAGREEMENTS: Disagreement[] = [
       { name: 'Plain', holds: 'Nothing to clean around.', ...taste('looks', 'plain') },
       { name: 'Hammered', holds: 'Pleasant to see every day.', ...taste('looks', 'hammered') },
       { name: 'Rough-forged', holds: 'It looks made by hand.', ...taste('looks', 'rough-forged') },
+      {
+        name: 'Patterned',
+        holds: 'A pattern in the steel pleases every day; it cuts like any other.',
+        ...taste('looks', 'patterned'),
+      },
+    ],
+  },
+  {
+    question: 'Forged or stamped',
+    sides: [
+      {
+        name: 'Forged',
+        holds: 'Weight and a bolster that carry the stroke. The cut is the same.',
+        ...taste('make', 'forged'),
+      },
+      {
+        name: 'Stamped',
+        holds: 'Lighter, even and cheaper. The cut is the same.',
+        ...taste('make', 'stamped'),
+      },
+    ],
+  },
+  {
+    question: 'Factory or hand-made',
+    sides: [
+      { name: 'Factory', holds: 'Each is like the last, and a spare is in stock.', ...taste('origin', 'factory') },
+      {
+        name: 'Hand-made',
+        holds: 'A character of its own; it varies, and one waits for it.',
+        ...taste('origin', 'hand-made'),
+      },
+    ],
+  },
+  {
+    question: 'Shape of a wooden handle',
+    sides: [
+      { name: 'Round', holds: 'It suits any hand and turns freely.', ...taste('handleShape', 'round') },
+      {
+        name: 'Eight-sided',
+        holds: 'The corners tell the fingers how the edge lies.',
+        ...taste('handleShape', 'octagon'),
+      },
+      { name: 'D-shaped', holds: 'It fills the palm it was made for, and no other.', ...taste('handleShape', 'd') },
+    ],
+  },
+  {
+    question: 'The boning knife',
+    sides: [
+      { name: 'Flexible', holds: 'It follows the bone and slides under skin.', ...taste('boning', 'flexible') },
+      { name: 'Stiff', holds: 'It goes where it is pushed, through gristle as well.', ...taste('boning', 'stiff') },
+    ],
+  },
+  {
+    question: 'Edge of the boning knife',
+    sides: [
+      { name: 'Curved', holds: 'The belly sweeps round a joint in one stroke.', ...taste('boningEdge', 'curved') },
+      {
+        name: 'Straight',
+        holds: 'It scrapes along a bone and is easy to sharpen.',
+        ...taste('boningEdge', 'straight'),
+      },
+    ],
+  },
+  {
+    question: 'Who sharpens',
+    sides: [
+      { name: 'I do', holds: 'Nobody knows how I cut; a stone and half an hour do it.', ...taste('sharpening', 'own') },
+      {
+        name: 'Never sent away',
+        holds: 'A knife that is out is not there, and comes back thinner.',
+        ...taste('sharpening', 'never-lent'),
+      },
+    ],
+  },
+  {
+    question: 'A rod in the kit',
+    sides: [
+      { name: 'Always', holds: 'A few strokes keep soft edges going for weeks.', ...taste('rod', 'always') },
+      { name: 'Never', holds: 'It chips hard edges, and hides that sharpening is due.', ...taste('rod', 'never') },
+    ],
+  },
+  {
+    question: 'One main knife or two',
+    sides: [
+      { name: 'One', holds: 'One good knife, kept well, does everything.', ...taste('pair', 'one') },
+      {
+        name: 'One spared, one abused',
+        holds: 'A thin hard one for its owner, a soft sturdy one for squash and for everybody else.',
+        ...taste('pair', 'spared-and-abused'),
+      },
     ],
   },
   {

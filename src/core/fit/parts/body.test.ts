@@ -17,7 +17,7 @@ describe('wedge', () => {
   test('a blade thin at depth passes unnoticed; doubling the excess squares what is left', () => {
     const thick = (spine: number) =>
       traitsOf('ploverdale-chef-200', { spineHeelMm: spine, spineMidMm: spine, behindEdgeMm: 0.2, grind: 'flat' });
-    const through = (spine: number) => partValue(wedge, thick(spine), 'swede-block');
+    const through = (spine: number) => partValue(wedge, thick(spine), 'beetroot-slice');
     expect(through(FIT.wedge.free.value)).toBe(1);
     const [one, two] = [through(FIT.wedge.free.value + 0.8), through(FIT.wedge.free.value + 1.6)];
     expect(two).toBeCloseTo(one * one, 9);
@@ -26,10 +26,20 @@ describe('wedge', () => {
   test('the same blade wedges more the firmer the food, up to where food cracks anyway', () => {
     const cleaver = traitsOf('ploverdale-meat-cleaver-180');
     expect(partValue(wedge, cleaver, 'beetroot-slice')).toBeLessThan(partValue(wedge, cleaver, 'potato-dice'));
-    expect(partValue(wedge, cleaver, 'squash-break')).toBeCloseTo(
-      partValue(wedge, traitsOf('ploverdale-meat-cleaver-180'), 'swede-block'),
-      1,
-    );
+  });
+
+  test('thick near the edge cracks firm food, however low the blade is', () => {
+    const near = (behindEdgeMm: number) =>
+      partValue(wedge, traitsOf('ploverdale-boning-stiff-150', { behindEdgeMm }), 'potato-dice');
+    expect(near(0.6)).toBeLessThan(near(0.2));
+  });
+
+  test('hard rind is split by a stout spine: a slight one gives, a very thick one bursts it', () => {
+    const split = (spine: number) =>
+      partValue(wedge, traitsOf('ploverdale-chef-230', { spineHeelMm: spine, spineMidMm: spine }), 'squash-break');
+    expect(split(3)).toBe(1);
+    expect(split(1.6)).toBeLessThan(0.85);
+    expect(split(6)).toBeLessThan(0.75);
   });
 
   test('the sentence gives the thickness at the depth of the food, or of the blade where that is lower', () => {

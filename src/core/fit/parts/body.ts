@@ -2,11 +2,16 @@ import { thicknessAtDepthMm } from '../../blade/thickness';
 import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import { isSheet, isShortDraw, type Mode } from '../modes';
+import { isPressed, isSheet, isShortDraw, slidesUnder, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
 const { wedge: w, steer: st, release: re, flex: fl, joint: j, frame: fr, body: bd } = FIT;
+
+/** How a blade so thick splits hard rind: a stout spine bears the hands, a very thick one bursts it. */
+const splits = ({ blade }: BladeTraits, atMm: number): number =>
+  (w.slight.value + (1 - w.slight.value) * ramp(blade.spineHeelMm, w.slightTo.value, w.stoutFrom.value)) *
+  Math.exp(-w.bursts.value * Math.max(0, atMm - w.stoutTo.value));
 
 export const wedge: Part = {
   id: 'wedge',
@@ -22,14 +27,31 @@ export const wedge: Part = {
       : 0,
   value: (b, task, _cook, mode) => {
     const at = thicknessAtDepthMm(b.blade, task.heightMm);
+    if (isPressed(task, mode)) return splits(b, at);
     const aside = mode.id === 'hand' ? 0 : Math.max(0, at - w.thick.value);
     const soft = Math.exp(-w.thickScale.value * aside);
     const firmness = Math.max(0, Math.min(task.firm, w.most.value) - w.from.value + 1);
-    return soft * Math.exp(-w.scale.value * Math.max(0, at - w.free.value) * firmness);
+    const near = mode.id === 'board' ? Math.max(0, thicknessAtDepthMm(b.blade, w.nearDepth.value) - w.near.value) : 0;
+    return (
+      soft *
+      Math.exp(-w.scale.value * Math.max(0, at - w.free.value) * firmness) *
+      Math.exp(-w.nearScale.value * near * ramp(task.firm, w.nearFrom.value, w.from.value))
+    );
   },
-  why: (b, task, _cook, _mode, value) =>
-    `${thicknessAtDepthMm(b.blade, task.heightMm).toFixed(1)} mm thick ${mm(Math.min(task.heightMm, b.blade.heelHeightMm))} up: ${byValue(value, 'passes through', 'wedges a little', 'splits the food')}.`,
+  why: (b, task, _cook, mode, value) => {
+    const thick = `${thicknessAtDepthMm(b.blade, task.heightMm).toFixed(1)} mm thick ${mm(Math.min(task.heightMm, b.blade.heelHeightMm))} up`;
+    if (!isPressed(task, mode))
+      return `${thick}: ${byValue(value, 'passes through', 'wedges a little', 'splits the food')}.`;
+    const tooSlight = b.blade.spineHeelMm < w.stoutFrom.value;
+    return `${thick}: ${value >= 0.9 ? 'stout enough to press through rind' : tooSlight ? 'slight for hard rind' : 'bursts the rind more than it cuts'}.`;
+  },
 };
+
+/** How strongly food of its firmness turns a one-sided bevel, 0–1: more in a free draw than against a board. */
+const steers = ({ firm }: Task, mode: Mode): number =>
+  mode.id === 'slice'
+    ? ramp(firm, st.drawnFrom.value, st.drawnTo.value)
+    : ramp(firm, st.firmFrom.value, st.firmTo.value);
 
 export const steer: Part = {
   id: 'steer',
@@ -46,12 +68,14 @@ export const steer: Part = {
   value: (b, task, { cook }, mode) => {
     if (mode.id === 'hand') return b.blade.bevel === 'single' ? 1 : st.sheet.value;
     if (b.blade.bevel === 'double') return 1;
-    const drift = b.blade.bevel === 'single' ? st.single.value : st.uneven.value;
+    const held = (mode.id === 'slice' ? st.heldDrawn : st.held).value;
+    const single = (mode.id === 'slice' ? st.singleDrawn : st.single).value;
+    const drift = b.blade.bevel === 'single' ? single : st.uneven.value;
     return (
       1 -
       drift *
-        (1 - st.held.value * FIT.brings[cook.experience].value) *
-        ramp(task.firm, st.firmFrom.value, st.firmTo.value) *
+        (1 - held * FIT.brings[cook.experience].value) *
+        steers(task, mode) *
         (st.low.value + (1 - st.low.value) * ramp(task.heightMm, st.lowMm.value, st.tallMm.value))
     );
   },
@@ -72,10 +96,11 @@ export const release: Part = {
   name: 'Release',
   about: 'Whether slices cling to the side of the blade.',
   level: (task, mode) => (task.stick > 0 && mode.id !== 'hand' && mode.id !== 'tip' && mode.id !== 'table' ? 1 : 0),
-  value: (b, task) => {
+  value: (b, task, _cook, mode) => {
     const side = Math.min(b.blade.heelHeightMm, task.heightMm) / re.tall.value;
+    const pushed = mode.id === 'board' ? 1 + re.pushed.value * ramp(re.soft.value - task.firm, 0, 1) : 1;
     const helped = b.blade.surface === 'polished' ? 1 : re.helped.value;
-    return 1 - re.perStick.value * task.stick * Math.min(re.most.value, re.least.value + side) * helped;
+    return 1 - re.perStick.value * task.stick * pushed * Math.min(re.most.value, re.least.value + side) * helped;
   },
   why: (b, _task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} of ${b.blade.surface} side: ${byValue(value, 'slices let go', 'slices cling a little', 'slices cling')}.`,
@@ -161,7 +186,13 @@ export const joint: Part = {
   about: 'Whether blade and handle stand the force of work round bone in a wet hand.',
   // a cooked bird's joints give way by themselves
   level: (task, mode) =>
-    !atBone(task, mode) ? 0 : task.load < j.full.value && task.heightMm >= fl.tall.value ? j.cooked.value : 1,
+    slidesUnder(task, mode)
+      ? j.under.value
+      : !atBone(task, mode)
+        ? 0
+        : task.load < j.full.value && task.heightMm >= fl.tall.value
+          ? j.cooked.value
+          : 1,
   value: (b, task) => {
     const { blade } = b;
     if (task.load < j.full.value) return alongFrame(b);
@@ -187,8 +218,12 @@ export const body: Part = {
   restsOn: 'task',
   name: 'Body',
   about: 'A side tall enough to keep its plane in a tall cut.',
-  level: (task, mode) => (mode.id === 'slice' && task.heightMm >= bd.tall.value ? 1 : 0),
-  value: (b) => bd.least.value + (1 - bd.least.value) * fallOff(bd.height.value - b.blade.heelHeightMm, bd.scale.value),
+  level: (task, mode) =>
+    isPressed(task, mode) ? bd.pressed.value : mode.id === 'slice' && task.heightMm >= bd.tall.value ? 1 : 0,
+  value: (b, task, _cook, mode) => {
+    const height = isPressed(task, mode) ? bd.pressedHeight.value : bd.height.value;
+    return bd.least.value + (1 - bd.least.value) * fallOff(height - b.blade.heelHeightMm, bd.scale.value);
+  },
   why: (b, task, _cook, _mode, value) =>
     `${mm(b.blade.heelHeightMm)} of side in ${mm(task.heightMm)} of food: ${byValue(value, 'it keeps its plane', 'it turns a little', 'it turns in the cut')}.`,
 };

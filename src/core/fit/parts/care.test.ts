@@ -23,7 +23,7 @@ describe('what an edge meets', () => {
     expect(at(met + 4)).toBe(1);
     expect(at(met - 1)).toBeCloseTo(1 - FIT.edgeSafety.fall.value, 9);
     expect(at(met - 2)).toBeCloseTo(1 - 2 * FIT.edgeSafety.fall.value, 9);
-    expect(at(0)).toBe(0.2);
+    expect(at(met - 9)).toBe(0.2);
   });
 
   test('the sentence sets strength against load', () => {

@@ -2,7 +2,7 @@ import type { Task } from '../../cutting/task';
 import { FIT } from '../../constants';
 import type { CookContext } from '../cook';
 import { ramp } from '../curves';
-import type { Mode } from '../modes';
+import { isPressed, type Mode } from '../modes';
 import { byValue, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -19,9 +19,11 @@ export function taskLoadMet(task: Task, mode: Mode): number {
     mode.id === 'cleave' || mode.id === 'pry'
       ? es.impact
       : mode.id === 'board'
-        ? mode.motions[0] === 'chop'
-          ? es.chop
-          : es.push
+        ? isPressed(task, mode)
+          ? es.pressed
+          : mode.motions[0] === 'chop'
+            ? es.chop
+            : es.push
         : mode.id === 'tip'
           ? es.tip
           : es.glance;
@@ -74,16 +76,23 @@ const unwonted = ({ blade }: BladeTraits, { motions, experience }: CookContext['
   (1 - ramp(motions.chop, pr.chopsFrom.value, pr.chopsTo.value)) *
   (1 - FIT.brings[experience].value);
 
+/** Soft food in thin clean slices that may be sawn: skin and crumb. Without teeth the stroke has to be drawn, not pressed. */
+const asksForDraw = (task: Task): boolean =>
+  task.motions.includes('saw') && task.clean >= 2 && task.thin >= 2 && task.firm <= 2;
+
+const drawn = ({ serrated }: BladeTraits, task: Task): number => (asksForDraw(task) && !serrated ? pr.drawn.value : 0);
+
 export const practice: Part = {
   id: 'practice',
-  restsOn: 'cook',
+  restsOn: 'both',
   reads: ({ cook }) => [cook.experience, cook.motions.chop],
+  sees: (task) => [asksForDraw(task)],
   name: 'Practice',
   about: 'What the blade asks of the hand against what the cook brings.',
   level: () => 1,
-  value: (b, _task, { cook }, mode) => {
+  value: (b, task, { cook }, mode) => {
     const long = mode.id === 'board' ? ramp(b.blade.lengthMm - pr.long.value, 0, pr.longScale.value) : 0;
-    const missing = Math.max(0, b.demand + long - FIT.brings[cook.experience].value);
+    const missing = Math.max(0, b.demand + long + drawn(b, task) - FIT.brings[cook.experience].value);
     return 1 - pr.cost.value * missing - (mode.id === 'board' ? unwonted(b, cook) : 0);
   },
   why: (_b, _task, { cook }, _mode, value) =>

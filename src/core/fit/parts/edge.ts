@@ -3,12 +3,16 @@ import { FIT } from '../../constants';
 import { isRawFlesh } from '../../cutting/eaten';
 import type { Task } from '../../cutting/task';
 import { fallOff, ramp } from '../curves';
-import type { Mode } from '../modes';
+import { isFineDice, slidesUnder, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 import { figure } from '../../text/figure';
 
 const { tip: t, face: f, crust: cr } = FIT;
+
+/** In fine dice, cut down to the board, a square corner does nearly the work of a point. */
+const cornering = ({ blade }: BladeTraits, task: Task, mode: Mode): number =>
+  blade.tip === 'square' && isFineDice(task, mode) ? t.corner.value / FIT.tipShape.square.value : 1;
 
 export const tip: Part = {
   id: 'tip',
@@ -26,7 +30,8 @@ export const tip: Part = {
     const steady = t.steady.value + forgives * Math.min(task.widthMm, task.heightMm * 2);
     const turns = mode.id === 'tip' && task.load >= t.turnLoad.value;
     const stuck = turns ? fallOff(b.blade.heelHeightMm - t.turnHeight.value, t.turnScale.value) : 1;
-    const quality = task.load >= f.alongBone.value ? FIT.tipShape[b.blade.tip].value : b.tipQuality;
+    const quality =
+      task.load >= f.alongBone.value ? FIT.tipShape[b.blade.tip].value : b.tipQuality * cornering(b, task, mode);
     const torn = b.serrated && mode.id !== 'hand' ? t.teeth.value : 1;
     return (
       quality *
@@ -45,8 +50,9 @@ function sidesLeave(b: BladeTraits, task: Task, mode: Mode, onBone: boolean): nu
   if (onBone || mode.id !== 'slice' || b.serrated) return 1;
   const soft = ramp(f.soft.value - task.firm, 0, f.soft.value - f.softest.value);
   const supple = task.flexible ? b.blade.flex : 0;
-  const rubs = (1 - f.double.value) * Math.min(f.rubsMost.value, b.angleDeg / f.rubsAngle.value);
-  return 1 - rubs * soft * (1 - supple);
+  const rubs = (1 - f.double.value) * Math.min(f.rubsMost.value, (b.angleDeg / f.rubsAngle.value) ** 2);
+  const drags = b.blade.tip === 'round' && isRawFlesh(task) ? f.roundDrag.value : 1;
+  return drags * (1 - rubs * soft * (1 - supple));
 }
 
 export const face: Part = {
@@ -62,7 +68,7 @@ export const face: Part = {
   value: (b, task, _cook, mode) => {
     const onBone = task.load >= f.alongBone.value;
     // teeth sawn gently through crumb, or a plain edge along bone: only part of the roughness shows
-    const gentle = (mode.id === 'saw' && b.serrated) || (onBone && !b.serrated);
+    const gentle = (mode.id === 'saw' && b.serrated) || ((onBone || slidesUnder(task, mode)) && !b.serrated);
     const torn = gentle ? 1 - (1 - b.faceQuality) * f.tearSawn.value : b.faceQuality;
     const drag = mode.id === 'slice' ? f.tallDrag.value * Math.max(0, b.blade.heelHeightMm - f.low.value) : 0;
     return Math.min(1, torn * sidesLeave(b, task, mode, onBone) * (1 - Math.min(f.dragCap.value, drag)));
@@ -80,7 +86,12 @@ export const crust: Part = {
   name: 'Crust',
   about: 'Teeth bite crust and crumb; a plain edge presses unless it is very keen and long.',
   level: (task, mode) =>
-    task.crust ? 1 : mode.id === 'saw' || (mode.id === 'slice' && task.motions[0] === 'saw') ? cr.crumb.value : 0,
+    task.crust
+      ? 1
+      : mode.id === 'saw' || (mode.id === 'slice' && task.motions[0] === 'saw')
+        ? // the more the face is looked at the softer the food: sponge has no crust
+          cr.crumb.value * (1 - task.clean / 4)
+        : 0,
   value: (b) => {
     if (b.serrated) return b.blade.serration === 'pointed' ? 1 : cr.scalloped.value;
     const acute = ramp(cr.acuteFrom.value - b.angleDeg, 0, cr.acuteFrom.value - cr.acuteTo.value);

@@ -3,7 +3,7 @@ import { FIT } from '../../constants';
 import type { Task } from '../../cutting/task';
 import type { CookContext } from '../cook';
 import { fallOff, ramp } from '../curves';
-import { isSheet, isShortDraw, type Mode } from '../modes';
+import { isFineDice, isPressed, isSheet, isShortDraw, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 import { figure } from '../../text/figure';
@@ -18,8 +18,10 @@ export const clearance: Part = {
   name: 'Clearance',
   about: 'Room between the knuckles and the board.',
   level: (task, mode) => {
+    if (isPressed(task, mode)) return cl.pressed.value;
     if (mode.id === 'board' || mode.id === 'cleave') return 1;
     if (mode.id === 'saw') return cl.sawn.value;
+    if (isFineDice(task, mode)) return cl.fineDice.value;
     // what must come apart wholly is cut down to the board with the heel as well
     return isShortDraw(task, mode) && task.separate >= 2 ? cl.drawn.value : 0;
   },
@@ -121,11 +123,13 @@ const leftByThinSpine = (b: BladeTraits, task: Task, mode: Mode): number =>
     ? ma.notStout.value + (1 - ma.notStout.value) * ramp(b.blade.spineHeelMm, ma.stoutFrom.value, ma.stoutTo.value)
     : 1;
 
-/** What a blade so heavy that it falls where it likes leaves, 0–1: no loss in a blow, which is all fall. */
-const leftByUnruliness = ({ blade }: BladeTraits, mode: Mode): number =>
+/** What a blade so heavy that it falls where it likes leaves, 0–1: no loss in a blow, which is all fall, and little where both hands press. */
+const leftByUnruliness = ({ blade }: BladeTraits, task: Task, mode: Mode): number =>
   mode.id === 'cleave'
     ? 1
-    : 1 - Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, blade.weightG - ma.tooMuch.value));
+    : 1 -
+      (isPressed(task, mode) ? ma.pressed.value : 1) *
+        Math.min(ma.unrulyCap.value, ma.tooMuchScale.value * Math.max(0, blade.weightG - ma.tooMuch.value));
 
 /** What arms that tire over the week leave, 0–1. */
 function leftByTiring({ blade }: BladeTraits, { cook, longHours }: CookContext, mode: Mode): number {
@@ -150,7 +154,7 @@ export const mass: Part = {
   value: (b, task, context, mode) =>
     leftByLightness(b, task, mode) *
     leftByThinSpine(b, task, mode) *
-    leftByUnruliness(b, mode) *
+    leftByUnruliness(b, task, mode) *
     leftByTiring(b, context, mode),
   why: (b, task, context, mode, value) => {
     const weight = `${figure(b.blade.weightG)} g`;
@@ -161,7 +165,7 @@ export const mass: Part = {
         `light for this, ${mode.id === 'cleave' ? 'a blow wants' : 'dense food wants'} more`,
       ],
       [leftByThinSpine(b, task, mode), `but a ${b.blade.spineHeelMm.toFixed(1)} mm spine is thin for bone and shell`],
-      [leftByUnruliness(b, mode), 'so heavy that it falls where it likes'],
+      [leftByUnruliness(b, task, mode), 'so heavy that it falls where it likes'],
       [leftByTiring(b, context, mode), `tiring for ${context.cook.strength} arms over the week`],
     ];
     const [, told] = losses.reduce((most, each) => (each[0] < most[0] ? each : most));
@@ -177,19 +181,24 @@ export const handle: Part = {
   name: 'Handle',
   about: 'Whether the handle stands rough use and the machine, and comes clean.',
   level: () => 1,
-  value: (b, task, { habits }) => {
-    let value = isHinged(b, task) ? ha.hinge.value : 1;
+  value: (b, task, { habits }, mode) => {
+    let value = isHinged(b, task) ? ha.hinge.value : folds(b, mode) ? ha.folds.value : 1;
     if (habits.roughUse && b.woodHandle) value *= ha.roughWood.value;
     if (habits.dishwasher)
       value *= b.woodHandle ? ha.machineWood.value : b.blade.handleStyle === 'western' ? ha.machineRiveted.value : 1;
     return value;
   },
-  why: (b, task, _cook, _mode, value) => {
+  why: (b, task, _cook, mode, value) => {
     if (isHinged(b, task)) return 'Raw juices get into a hinge that hardly comes clean.';
+    if (folds(b, mode)) return 'A blade that folds gives where it is pressed on a board.';
     if (value < 0.9) return 'A glued wooden handle will not last with this use.';
     return value < 1 ? 'A riveted handle suffers a little in the machine.' : 'The handle stands this kitchen.';
   },
 };
+
+/** Pressed on a board, a blade that folds gives in its hinge. */
+const folds = ({ blade }: BladeTraits, mode: Mode): boolean =>
+  blade.handleStyle === 'folding' && (mode.id === 'board' || mode.id === 'tip');
 
 /** Raw meat, poultry and fish in the hinge of a folding knife. */
 const isHinged = ({ blade }: BladeTraits, task: Task): boolean => blade.handleStyle === 'folding' && isRawFlesh(task);

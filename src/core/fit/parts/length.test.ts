@@ -15,7 +15,7 @@ describe('reach', () => {
     expect(loaf(260)).toBe(1);
     // half the working edge is twice the strokes
     const [short, half] = [loaf(90 + FIT.reach.tipLoss.value), loaf(45 + FIT.reach.tipLoss.value)];
-    expect(half / short).toBeCloseTo(Math.pow(2, -FIT.reach.perStroke.value), 6);
+    expect(half / short).toBeCloseTo(Math.pow(2, -FIT.reach.perSawn.value), 6);
   });
 
   test('a soft clean slice is drawn, so it wants more edge than its width alone', () => {

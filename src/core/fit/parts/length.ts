@@ -4,7 +4,7 @@ import type { Task } from '../../cutting/task';
 import { FIT } from '../../constants';
 import { fallOff, ramp } from '../curves';
 import type { CookContext } from '../cook';
-import { isSheet, type Mode } from '../modes';
+import { isPressed, isSheet, type Mode } from '../modes';
 import { byValue, mm, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -34,7 +34,13 @@ export const reach: Part = {
     (mode.id === 'slice' || mode.id === 'saw' ? (task.long ? 1 : r.short.value) : task.long ? r.onBoard.value : 0) *
     (followsUnseen(task) ? r.alongBone.value : 1),
   value: (b, task, _cook, mode) =>
-    Math.min(1, Math.pow(strokes(b.blade.lengthMm, task, mode.id === 'saw'), -r.perStroke.value)),
+    Math.min(
+      1,
+      Math.pow(
+        strokes(b.blade.lengthMm, task, mode.id === 'saw'),
+        -(mode.id === 'saw' ? r.perSawn : r.perStroke).value,
+      ),
+    ),
   why: (b, task, _cook, mode) => {
     const n = strokes(b.blade.lengthMm, task, mode.id === 'saw');
     const count = n <= 1 ? 'one stroke' : `about ${n.toFixed(1)} strokes`;
@@ -42,7 +48,8 @@ export const reach: Part = {
   },
 };
 
-const wantedSpan = (widthMm: number) => widthMm + s.stack.value;
+/** Edge wanted over a food, mm: a heap or a second piece lies beside it, except beside rind. */
+const wantedSpan = (task: Task, mode: Mode) => task.widthMm + (isPressed(task, mode) ? 0 : s.stack.value);
 
 export const span: Part = {
   id: 'span',
@@ -50,24 +57,41 @@ export const span: Part = {
   name: 'Span',
   about: 'Edge long enough for the food and a stack beside it.',
   level: (task, mode) => (mode.id === 'board' || mode.id === 'cleave' || (mode.id === 'hand' && isSheet(task)) ? 1 : 0),
-  value: (b, task) => Math.min(1, Math.pow(wantedSpan(task.widthMm) / b.blade.lengthMm, -s.perPass.value)),
+  value: (b, task, _cook, mode) => Math.min(1, Math.pow(wantedSpan(task, mode) / b.blade.lengthMm, -s.perPass.value)),
   why: (b, task, _cook, _mode, value) =>
     `${mm(b.blade.lengthMm)} edge for ${mm(task.widthMm)} of food: ${byValue(value, 'room to spare', 'a little short', 'too short, several passes')}.`,
 };
 
-/** Length a blade works like, mm: a flat edge puts more of itself to the board than a bellied one of the same length. */
+/**
+ * Length a blade works like, mm: a flat edge puts more of itself to the board than a bellied one of the same length, and a tall one, let fall,
+ * takes heaps that a low one has to be long for.
+ */
 export const workingLengthMm = ({ blade, contactShare }: BladeTraits) =>
-  blade.lengthMm * (1 + co.working.value * Math.max(0, contactShare - co.workingFrom.value));
+  blade.lengthMm *
+  (1 +
+    co.working.value * Math.max(0, contactShare - co.workingFrom.value) +
+    co.tallWorks.value * ramp(blade.heelHeightMm, FIT.practice.tallFrom.value, FIT.practice.tallTo.value));
+
+/** How far a general knife lies outside the length its cook wants, mm: too short by what it works like, too long by what it is. */
+export const offLengthMm = (b: BladeTraits, { length }: Pick<CookContext, 'length'>): number =>
+  Math.max(0, length.fromMm - workingLengthMm(b), b.blade.lengthMm - length.toMm);
 
 /** How far a blade lies outside the wanted band, mm: too short by what it works like, too long by what it is. */
 const tooShort = (b: BladeTraits, { length }: CookContext) => Math.max(0, length.fromMm - workingLengthMm(b));
 const tooLong = (b: BladeTraits, { length, sliceToMm }: CookContext, mode: Mode) =>
   Math.max(0, b.blade.lengthMm - (mode.id === 'slice' && mode.long ? sliceToMm : length.toMm));
 
+/** How far a length off the band tires the hands that press hard rind: over a week's two squashes hardly, over an hour of them as anywhere, 0–1. */
+const pressedLong = ({ pressedMinutes }: CookContext): number =>
+  co.pressedLeast.value + (1 - co.pressedLeast.value) * ramp(pressedMinutes, co.pressedFrom.value, co.pressedTo.value);
+
 /** What a blade's length leaves of its comfort: a short one is slow, a long one wanders. A long draw only minds length. */
-function easeOfLength(b: BladeTraits, cook: CookContext, mode: Mode): number {
-  if (mode.id === 'slice') return fallOff(tooLong(b, cook, mode), co.sliceScale.value);
-  return fallOff(tooShort(b, cook), co.shortScale.value) * fallOff(tooLong(b, cook, mode), co.scale.value);
+function easeOfLength(b: BladeTraits, task: Task, cook: CookContext, mode: Mode): number {
+  if (mode.id === 'slice')
+    return fallOff(tooLong(b, cook, mode), (mode.long ? co.longSliceScale : co.sliceScale).value);
+  const short = co.shortLeast.value + (1 - co.shortLeast.value) * fallOff(tooShort(b, cook), co.shortScale.value);
+  const ease = short * fallOff(tooLong(b, cook, mode), co.scale.value);
+  return isPressed(task, mode) ? 1 - pressedLong(cook) * (1 - ease) : ease;
 }
 
 /** What uneased corners and a full bolster leave in a hand that pinches the blade. */
@@ -100,9 +124,11 @@ const sideLacking = (heelHeightMm: number, lifts: string | null) =>
 
 export const comfort: Part = {
   id: 'comfort',
-  restsOn: 'cook',
+  restsOn: 'both',
   changes: 'week',
-  reads: ({ cook, habits, length, sliceToMm }) => [
+  sees: (task, mode) => [isPressed(task, mode)],
+  reads: ({ cook, habits, length, sliceToMm, pressedMinutes }) => [
+    pressedMinutes,
     length.fromMm,
     length.toMm,
     sliceToMm,
@@ -121,13 +147,13 @@ export const comfort: Part = {
     (mode.id === 'slice' && !(task.load >= FIT.joint.from.value && isFlesh(task)))
       ? 1
       : 0,
-  value: (b, _task, context, mode) => {
+  value: (b, task, context, mode) => {
     const { cook, habits } = context;
     const pinched = cook.grip === 'pinch' ? FIT.girth.pinched.value : 1;
     const girth = pinched * Math.min(co.girthMost.value, Math.abs(b.girthMm - girthWanted(cook.palmBreadthMm)));
     const felt = b.blade.balanceMm - gripMm(cook.grip);
     return (
-      (co.least.value + (1 - co.least.value) * easeOfLength(b, context, mode)) *
+      (co.least.value + (1 - co.least.value) * easeOfLength(b, task, context, mode)) *
       corners(b, cook.grip) *
       (1 - co.girth.value * girth) *
       (1 - Math.min(co.tasteCap.value, co.taste.value * taste(b.blade.weightG, cook.wantsWeight))) *

@@ -1,6 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { FIT } from '../../constants';
 import { cookOf, modeOf, partValue, partWhy, taskNamed, traitsOf } from '../../testing/trade';
+import type { Part } from '../part';
+import { tip } from './edge';
+import { clearance } from './hold';
 import { contact, motion, motionWeight } from './motion';
 
 const habit = (motions: { rock?: number; push?: number; pull?: number; chop?: number }) =>
@@ -61,5 +64,22 @@ describe('contact', () => {
     expect([level('aubergine-score'), level('squash-break')]).toEqual([0, 0]);
     const hooked = traitsOf('ploverdale-birds-beak-70');
     expect(partValue(contact, hooked, 'veg-julienne', chops)).toBeGreaterThanOrEqual(FIT.contact.floor.value);
+  });
+});
+
+describe('fine dice', () => {
+  const brunoise = (part: Part, id: string) => partValue(part, traitsOf(id), 'shallot-brunoise');
+
+  test('the edge behind the tip meets the board too', () => {
+    expect(contact.level(taskNamed('shallot-brunoise'), modeOf('shallot-brunoise'))).toBeGreaterThan(0);
+    expect(motion.level(taskNamed('aubergine-score'), modeOf('aubergine-score'))).toBe(0);
+    expect(brunoise(motion, 'ploverdale-birds-beak-70')).toBeLessThan(0.4);
+    expect(brunoise(clearance, 'oskavel-petty-150')).toBeGreaterThan(brunoise(clearance, 'hoarfen-boning-stiff-150'));
+  });
+
+  test('a square corner does nearly the work of a point, in fine dice alone', () => {
+    expect(brunoise(tip, 'oskavel-nakiri-140')).toBeGreaterThan(
+      1.5 * partValue(tip, traitsOf('oskavel-nakiri-140'), 'aubergine-score'),
+    );
   });
 });

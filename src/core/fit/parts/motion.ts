@@ -2,7 +2,7 @@ import type { BoardMotion } from '../../kitchen/kitchen';
 import type { CookContext } from '../cook';
 import { FIT } from '../../constants';
 import { ramp } from '../curves';
-import type { Mode } from '../modes';
+import { isFineDice, type Mode } from '../modes';
 import { byValue, type Part } from '../part';
 import type { BladeTraits } from '../traits';
 
@@ -47,7 +47,8 @@ export const motion: Part = {
   sees: () => [],
   name: 'Motion',
   about: 'How well the profile carries the way this cook cuts, on food that suits it.',
-  level: (_task, mode) => (mode.id === 'board' || mode.id === 'slice' ? 1 : 0),
+  level: (task, mode) =>
+    mode.id === 'board' || mode.id === 'slice' ? 1 : isFineDice(task, mode) ? m.fineDice.value : 0,
   value: (b, _task, cook, mode) => Math.min(1, overMotions((each) => b.carries[each], cook, mode) / m.carried.value),
   why: (b, _task, cook, mode, value) => {
     const lead = leading(cook, mode);
@@ -79,7 +80,7 @@ export const contact: Part = {
   sees: () => [],
   name: 'Contact',
   about: 'Share of the edge that meets the board, so that pieces come apart.',
-  level: (task, mode) => (mode.id === 'board' || mode.id === 'slice' ? task.separate : 0),
+  level: (task, mode) => (mode.id === 'board' || mode.id === 'slice' || isFineDice(task, mode) ? task.separate : 0),
   value: (b, _task, cook, mode) => overMotions((each) => separated(b, each), cook, mode),
   why: (b, _task, cook, mode, value) => {
     const meets = `${Math.round(b.contactShare * 100)}% of the edge meets the board`;

@@ -67,8 +67,8 @@ export class Trial {
   private candidate(blade: BladeModel): Candidate | null {
     const made = candidateFor(this.context, { ...blade, priceMinor: this.pick.priceMinor });
     if (!made) return null;
-    const { owned, loads, counts } = this.context;
-    return besideOwned([made], owned, loads, counts)[0] ?? null;
+    const { owned, counts } = this.context;
+    return besideOwned([made], owned, this.context, counts)[0] ?? null;
   }
 
   /** Coverage's worth lost with another blade at the same price, in points; Infinity where nobody here could have it put right. */

@@ -17,6 +17,8 @@ const HANDLES: Record<string, readonly string[]> = {
 export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'limits' | 'cooks'>): boolean {
   if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
   if (limits.must.includes(model.id)) return true;
+  // a folding knife is carried, not worked with
+  if (model.handleStyle === 'folding') return limits.must.includes(model.type);
   if (model.handed !== 'either' && cooks.every(({ handed }) => handed !== model.handed)) return false;
   if (limits.maker && model.maker !== limits.maker) return false;
   if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;

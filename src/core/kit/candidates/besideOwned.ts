@@ -1,6 +1,7 @@
 import { SCORE_WORDS, WORTH } from '../../constants';
 import { isFlesh } from '../../cutting/eaten';
 import type { TaskLoad } from '../../load/load';
+import type { Making } from './making';
 import { ramp } from '../../fit/curves';
 import { rescued } from '../demand/rescue';
 import { isSound, type OwnedKnife } from './owned';
@@ -15,11 +16,10 @@ import { usefulness } from '../demand/usefulness';
 export type Counts = 'rescue' | 'done well' | 'everything';
 
 /** Most that counts of a new knife where an owned one of its kind is worth `had`, usefulness 0–1. */
-function mostBeside(had: number, counts: Counts): number {
-  const { needFrom, likeCap } = WORTH;
-  const [none, enough] = [usefulness(SCORE_WORDS.manages.value), usefulness(needFrom.value)];
-  const helped = counts === 'rescue' ? 1 - ramp(had, none, enough) : 1;
-  return Math.max(had, likeCap.value * helped);
+function mostBeside(had: number, counts: Counts, ofFace: boolean): number {
+  const worth = (score: { value: number }) => usefulness(score.value, ofFace);
+  const helped = counts === 'rescue' ? 1 - ramp(had, worth(SCORE_WORDS.manages), worth(WORTH.needFrom)) : 1;
+  return Math.max(had, worth(WORTH.likeCap) * helped);
 }
 
 /** Work on the board that any general knife does: what a knife of another kind does of it is a general knife's work. */
@@ -50,16 +50,18 @@ const isSameDrawer = (a: readonly OwnedKnife[], b: readonly OwnedKnife[]): boole
     );
   });
 
+type Work = Pick<Making, 'loads' | 'ofFace'>;
+
 /** {@link besideOwned}, worked out once for the same list of candidates and an equal drawer. */
 export function countedBeside(
   candidates: readonly Candidate[],
   owned: readonly OwnedKnife[],
-  loads: readonly TaskLoad[],
+  work: Work,
   counts: Counts,
 ): Candidate[] {
   const last = lastCounted.get(candidates);
   const known = last && isSameDrawer(last.owned, owned) ? last : { owned, by: new Map<Counts, Candidate[]>() };
-  const counted = known.by.get(counts) ?? besideOwned(candidates, owned, loads, counts);
+  const counted = known.by.get(counts) ?? besideOwned(candidates, owned, work, counts);
   known.by.set(counts, counted);
   lastCounted.set(candidates, known);
   return counted;
@@ -72,7 +74,7 @@ export function countedBeside(
 export function besideOwned(
   candidates: readonly Candidate[],
   owned: readonly OwnedKnife[],
-  loads: readonly TaskLoad[],
+  { loads, ofFace }: Work,
   counts: Counts,
 ): Candidate[] {
   const pressing = rescued(loads).length;
@@ -92,7 +94,7 @@ export function besideOwned(
       const beside = alike.length === 0 && general[column % loads.length] ? generals : alike;
       if (beside.length === 0) return value;
       const had = beside.reduce((best, o) => Math.max(best, o.restored.usefulness[column] ?? 0), 0);
-      return Math.min(value, mostBeside(had, counts));
+      return Math.min(value, mostBeside(had, counts, ofFace[column] === 1));
     });
     return { ...c, counted, isAgain };
   });

@@ -32,6 +32,8 @@ export interface Candidate {
   scores: Float64Array;
   /** What it does, by the columns of the demand, 0–1. */
   usefulness: Float64Array;
+  /** It does pressing work well that no general knife for sale here does: it is no filler, however little it adds. */
+  isRescuer?: boolean;
   /** What of that the choice counts: beside a sound owned knife of its kind no polish. */
   counted: Float64Array;
   /** What it would do were it not sharpened through the year. */

@@ -9,7 +9,8 @@ import { dislike } from './dislike';
 function against(id: string, file: Partial<KitchenFile> = {}): number {
   const type = reference.types.get(modelNamed(id).type);
   if (!type) throw new Error(id);
-  return dislike(traitsOf(id), type, contextOf(file).kitchen);
+  const { kitchen, hands } = contextOf(file);
+  return dislike(traitsOf(id), type, kitchen, hands);
 }
 
 test('a kind hardly known has to add more, unless somebody here is trained', () => {
@@ -34,4 +35,11 @@ test('where leftover money is to go into the main knife a general one is paid mo
   const dear = { ...gyuto, priceMinor: 40_000 };
   expect(costOf({ ...dear, isMain: false }, scale) / costOf(dear, scale)).toBeCloseTo(WORTH.mainKnife.value, 1);
   expect(bread.isMain).toBeUndefined();
+});
+
+test('a main knife off the length that is told gives up something beside its score, and no other knife does', () => {
+  const large: Partial<KitchenFile> = { cooks: [{ handLengthMm: 205 }], board: { lengthMm: 600, widthMm: 400 } };
+  expect(against('ploverdale-chef-200', large)).toBeGreaterThan(0.01);
+  expect(against('ploverdale-chef-230', large)).toBe(0);
+  expect(against('ploverdale-paring-90', large)).toBe(0);
 });

@@ -9,13 +9,15 @@ import type { BladeTraits } from '../../fit/traits';
 import type { Kitchen, Owned } from '../../kitchen/kitchen';
 import { rescued, rescues } from '../demand/rescue';
 import { type Hand, handsOf, isPooled } from '../demand/hands';
-import { usefulness } from '../demand/usefulness';
+import { looksAtFace, usefulness } from '../demand/usefulness';
 
 /** What blades are scored for: the kitchen's work, its hands, and what it does to edges. */
 export interface Scoring {
   loads: readonly TaskLoad[];
   tasks: readonly PreparedTask[];
   hands: readonly Hand[];
+  /** By hand and task: 1 where this cook looks at the face of the work. */
+  ofFace: Uint8Array;
   care: EdgeCare;
   /** How many work at once and share the minutes. */
   atOnce: number;
@@ -48,6 +50,7 @@ export function scoringOf(kitchen: Kitchen, loads: readonly TaskLoad[], cooks: r
     loads,
     tasks: loads.map(({ task }) => prepareTask(task)),
     hands,
+    ofFace: Uint8Array.from(hands.flatMap(({ cook }) => loads.map((load) => Number(looksAtFace(load, cook.cook))))),
     pooled: isPooled(hands, Math.max(kitchen.cooksAtOnce, cooks.length)),
     care: careOf(kitchen),
     atOnce: kitchen.cooksAtOnce,
@@ -98,7 +101,7 @@ export function scoredAt(
   sharp: Float64Array,
   keenness: number,
   left: number,
-  { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
+  { loads, hands, pooled, ofFace }: Pick<Scoring, 'loads' | 'hands' | 'pooled' | 'ofFace'>,
 ): Pick<Scored, 'scores' | 'usefulness'> {
   const T = loads.length;
   const pressing = rescued(loads);
@@ -111,7 +114,7 @@ export function scoredAt(
     const factor = Math.max(0, 1 - (asks[t] ?? 0) * lost) * left;
     for (let h = 0; h < hands.length; h++) {
       const score = (sharp[h * T + t] ?? 0) * factor;
-      const useful = usefulness(score);
+      const useful = usefulness(score, ofFace[h * T + t] === 1);
       rows[h * T + t] = useful;
       if (pooled) rows[people + t] = (rows[people + t] ?? 0) + (hands[h]?.share ?? 0) * useful;
       if (score > (scores[t] ?? 0)) scores[t] = score;

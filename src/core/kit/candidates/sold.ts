@@ -1,6 +1,8 @@
 import type { BladeModel } from '../../blade/schema';
-import { EDGE } from '../../constants';
+import { EDGE, WORTH } from '../../constants';
+import { rescued } from '../demand/rescue';
 import { isGroundTooAcute, isSharpened } from '../../edge/keenness';
+import { byWishes } from '../../fit/wishes';
 import { bladeTraits } from '../../fit/traits';
 import { convertMinor } from '../../money/currency';
 import { isAllRound } from './kinds';
@@ -45,7 +47,7 @@ export function candidateFor(making: Making, model: BladeModel): Candidate | nul
     ...(serviceMinor > 0 ? { serviceMinor, unserviced: plain } : {}),
     ...(regrindMinor > 0 ? { regrindMinor } : {}),
     ...(tastes.leftover === 'main' && isAllRound(type) ? { isMain: true } : {}),
-    dislike: dislike(blade, type, kitchen),
+    dislike: dislike(blade, type, kitchen, making.hands),
     ...best,
     counted: best.usefulness,
   };
@@ -58,14 +60,31 @@ const forSale = (making: Making, models: readonly BladeModel[]): Candidate[] =>
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((model) => candidateFor(making, model) ?? []);
 
+/** Marks what does pressing work well that is a struggle for every general knife among `knives`. */
+function withRescuers(knives: Candidate[], { loads }: Making): Candidate[] {
+  const general = knives.filter(({ type }) => isAllRound(type));
+  const hard = rescued(loads).filter((t) => general.every(({ scores }) => (scores[t] ?? 0) < WORTH.needFrom.value));
+  const does = ({ scores }: Candidate) => hard.some((t) => (scores[t] ?? 0) >= WORTH.likeCap.value);
+  return hard.length === 0 ? knives : knives.map((knife) => (does(knife) ? { ...knife, isRescuer: true } : knife));
+}
+
+/** Lets main knives that are further from what is wished of one give up a little beside their score: the score itself stays as it is. */
+function asWished(knives: Candidate[], { kitchen }: Making): Candidate[] {
+  const main = knives.flatMap(({ type, blade }) => (isAllRound(type) && blade ? [blade] : []));
+  if (kitchen.wishes.length === 0 || main.length === 0) return knives;
+  const shares = new Map(byWishes(kitchen.wishes, main).map(({ blade, share }) => [blade, share]));
+  return knives.map((knife) => {
+    const share = knife.blade && shares.get(knife.blade);
+    return share == null ? knife : { ...knife, dislike: (knife.dislike ?? 0) + WORTH.wishes.value * (1 - share) };
+  });
+}
+
 /** What is for sale here: knives worth buying, and the pieces of sets. */
 export function knivesForSale(making: Making): Candidate[] {
   const { models, reference } = making;
   const inSets = new Set([...reference.sets.values()].flatMap(({ pieces }) => pieces));
-  return forSale(
-    making,
-    models.filter(
-      ({ id, type }) => inSets.has(id) || isBuyable({ id, type: reference.types.get(type) ?? null }, making),
-    ),
+  const worthBuying = models.filter(
+    ({ id, type }) => inSets.has(id) || isBuyable({ id, type: reference.types.get(type) ?? null }, making),
   );
+  return withRescuers(asWished(forSale(making, worthBuying), making), making);
 }

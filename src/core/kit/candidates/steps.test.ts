@@ -88,9 +88,9 @@ describe('tools', () => {
 });
 
 describe('beside an owned knife', () => {
-  const { buyable, owned, loads } = contextOf({ owned: [chef({ condition: 'keen' })] });
+  const { buyable, owned, loads, ofFace } = contextOf({ owned: [chef({ condition: 'keen' })] });
   const counted = (counts: Counts, id: string): Candidate => {
-    const found = besideOwned(buyable, owned, loads, counts).find((c) => c.id === id);
+    const found = besideOwned(buyable, owned, { loads, ofFace }, counts).find((c) => c.id === id);
     if (!found) throw new Error(`not sold: ${id}`);
     return found;
   };

@@ -20,7 +20,7 @@ export const toolRows = (
   { loads, hands, pooled }: Pick<Scoring, 'loads' | 'hands' | 'pooled'>,
 ): Float64Array =>
   rowsMet(scores, `${hands.length} ${pooled}`, () => {
-    const useful = [...scores].map(usefulness);
+    const useful = [...scores].map((score) => usefulness(score));
     const saved = rescued(loads).map((t) => rescues(scores[t] ?? 0));
     return new Float64Array([...hands.flatMap(() => useful), ...(pooled ? useful : []), ...saved]);
   });

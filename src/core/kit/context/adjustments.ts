@@ -36,7 +36,7 @@ export function withBoard(kitchen: Kitchen, reference: Reference): { kitchen: Ki
 }
 
 /** What the year's service makes of a kitchen's edges, where nobody sharpens. */
-export function serviceFor(care: EdgeCare, habits: Kitchen['habits']): EdgeCare | null {
-  if (habits.sharpening !== 'none') return null;
+export function serviceFor(care: EdgeCare, { habits, tastes }: Kitchen): EdgeCare | null {
+  if (habits.sharpening !== 'none' || tastes.sharpening === 'never-lent') return null;
   return { ...care, sharpening: 'professional', visitsPerYear: EDGE.visits.service.value };
 }

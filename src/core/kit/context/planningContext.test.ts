@@ -378,7 +378,7 @@ describe('beside a sound knife of its kind', () => {
       const [had, has = 0, counted = 0] = [own?.scores[t] ?? 0, like?.usefulness[t], like?.counted[t]];
       if (had >= WORTH.needFrom.value) expect(counted).toBeLessThanOrEqual(Math.max(usefulness(had), 0) + 1e-9);
       else if (had <= SCORE_WORDS.manages.value)
-        expect(counted).toBeCloseTo(Math.min(has, Math.max(usefulness(had), WORTH.likeCap.value)), 9);
+        expect(counted).toBeCloseTo(Math.min(has, Math.max(usefulness(had), usefulness(WORTH.likeCap.value))), 9);
     });
     expect(planFrom(context).assumed.join(' ')).toMatch(/kept: their like would add \d\.\d points of polish/);
   });

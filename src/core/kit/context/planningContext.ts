@@ -23,7 +23,7 @@ import { bestSet } from '../search/bestSet';
 import { chooseKit, ROUGH } from '../search/choose';
 import type { Problem } from '../search/problem';
 import { demandOf } from '../demand/demand';
-import { firstGeneral, isSchoolTool, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
+import { firstGeneral, isSchoolTool, pairPlaces, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
@@ -95,8 +95,9 @@ function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonl
     matters >= LOAD.pressing.value,
     kitchen.sizes.get(task.id),
   ]);
-  const { habits, tastes, currency, seats, cooksAtOnce } = kitchen;
-  return JSON.stringify([cooks, work, must, never, steel, handle, maker, currency, seats, habits, tastes, cooksAtOnce]);
+  const { habits, tastes, wishes, currency, seats, cooksAtOnce } = kitchen;
+  const rest = [currency, seats, habits, tastes, wishes, cooksAtOnce];
+  return JSON.stringify([cooks, work, must, never, steel, handle, maker, ...rest]);
 }
 
 /**
@@ -125,7 +126,7 @@ export function preparePlanning(
   const reckoned = laidOut(kitchen, taskLoads(kitchen, reference));
   const learned = learnFromUse(reckoned.making);
   const { cooks, making } = learned ? laidOut(movedAsLearned(kitchen, learned), learned.loads) : reckoned;
-  const service = serviceFor(making.care, kitchen.habits);
+  const service = serviceFor(making.care, kitchen);
   const lay = (of: Making, known?: PlanningContext | null) =>
     contextFor(of, { assumed, cooks, school, boardMinor, learned }, known);
   const plain = lay(making, before);
@@ -174,9 +175,10 @@ function kitPlaces(
   const { maxKnives, second } = kitchen.limits;
   const named = demandedPlaces(kitchen, models);
   const generals = generalsSure(kitchen, owned, models, reference);
-  const laid = schoolPlaces(school, maxKnives, second, generals);
+  const isPair = school === 'free' && kitchen.tastes.pair === 'spared-and-abused';
+  const laid = isPair ? pairPlaces(maxKnives) : schoolPlaces(school, maxKnives, second, generals);
   const chops = kitchen.cooks.some(({ motions }) => motions.chop >= GUIDANCE.chopsFrom.value);
-  const wantsGeneral = school === 'free' && second === null && generals === 0 && !chops && cutsFlesh(loads);
+  const wantsGeneral = school === 'free' && second === null && !isPair && generals === 0 && !chops && cutsFlesh(loads);
   const open = wantsGeneral && affordsAll([...named, firstGeneral]) ? [firstGeneral, ...laid.slice(1)] : laid;
   return [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
 }
@@ -223,7 +225,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   }
   const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
   return keepingOwned((counts, only) => {
-    const counted = countedBeside(buyable, owned, loads, counts);
+    const counted = countedBeside(buyable, owned, making, counts);
     const knives = only ? counted.filter(({ id }) => only.has(id)) : reduced(counted, rules, school, reference, scale);
     const problem = problemOf(knives, rules);
     return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };

@@ -36,7 +36,16 @@ const cheap = ({ blade }: Candidate) =>
 /** Blades taken apart by which animal or fish is there. */
 const specialist = (c: Candidate) => role(c, 'slicer', 'butchery', 'fish');
 
+/** A low blade that lives anywhere, strong enough for whatever it meets alone. */
+const isHandy = ({ blade }: Candidate): boolean =>
+  blade !== null &&
+  blade.blade.heelHeightMm <= SCHOOL.handyHeel.value &&
+  blade.strength >= SCHOOL.handyStrength.value &&
+  blade.blade.steel !== 'ceramic';
+
 const general = (c: Candidate) => role(c, 'general') && !type(c, 'camp');
+
+const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
 
 const serrated = (c: Candidate) => role(c, 'serrated');
 
@@ -46,19 +55,14 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   'two-and-peeler': [need(general), need((c) => serrated(c) && length(c) >= SCHOOL.loaf.value)],
   'classic-three': [need(general), need((c) => type(c, 'paring', 'petty')), need(serrated)],
   'three-lengths': [
+    need((c) => allRound(c) && length(c) >= SCHOOL.middleFrom.value && length(c) <= SCHOOL.middleTo.value),
     need((c) => c.action === 'buy' && length(c) <= SCHOOL.shortTo.value),
-    need((c) => c.action === 'buy' && length(c) >= SCHOOL.middleFrom.value && length(c) <= SCHOOL.middleTo.value),
     need((c) => role(c, 'slicer', 'serrated') && length(c) >= SCHOOL.longFrom.value),
   ],
   'grow-by-gaps': [
     need(general),
-    need((c) => type(c, 'petty')),
-    need(
-      (c) =>
-        role(c, 'general', 'small', 'vegetable') &&
-        length(c) >= SCHOOL.gapFrom.value &&
-        length(c) <= SCHOOL.gapTo.value,
-    ),
+    need((c) => type(c, 'petty') && length(c) >= SCHOOL.pettyFrom.value && length(c) <= SCHOOL.shortTo.value),
+    need((c) => allRound(c) && length(c) >= SCHOOL.gapFrom.value && length(c) <= SCHOOL.gapTo.value),
     need((c) => serrated(c) && cheap(c)),
     may(specialist),
   ],
@@ -71,10 +75,10 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   'one-mid-blade': [
     need(
       (c) =>
-        type(c, 'camp', 'petty', 'utility', 'santoku') &&
+        role(c, 'general', 'small') &&
         length(c) >= SCHOOL.midFrom.value &&
         length(c) <= SCHOOL.midTo.value &&
-        c.blade?.blade.steel !== 'ceramic',
+        isHandy(c),
     ),
   ],
   'line-cook': [
@@ -89,8 +93,6 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
  */
 export const firstGeneral: PlaceRule = need((c) => general(c) || type(c, 'veg-cleaver'));
 
-const allRound = (c: Candidate) => c.action === 'buy' && isAllRound(c.type);
-
 /** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
 function openPlaces(most: number, second: Second | null, generalsOwned: number): PlaceRule[] {
   return Array.from({ length: most }, (_, i) => {
@@ -99,6 +101,24 @@ function openPlaces(most: number, second: Second | null, generalsOwned: number):
     return may(isBought);
   });
 }
+
+/** A general knife that is spared: thin and hard, for its owner's herbs, fish and fine dice. */
+export const isSpared = (c: Candidate): boolean =>
+  allRound(c) &&
+  c.blade !== null &&
+  c.blade.hardness >= SCHOOL.sparedFrom.value &&
+  c.blade.strength < SCHOOL.abusedFrom.value;
+
+/** One that is abused: soft and sturdy, for squash, guests and whoever else uses the drawer. */
+export const isAbused = (c: Candidate): boolean =>
+  allRound(c) && c.blade !== null && c.blade.strength >= SCHOOL.abusedFrom.value && cheap(c);
+
+/** Two general knives chosen together, then as the work asks. */
+export const pairPlaces = (maxKnives: number): PlaceRule[] => [
+  need(isSpared),
+  need(isAbused),
+  ...Array.from({ length: Math.max(0, maxKnives - 2) }, () => may(isBought)),
+];
 
 type Second = (typeof SECOND_KNIVES)[number];
 

@@ -175,7 +175,7 @@ function permutations(items: number[]): number[][] {
 }
 
 test('a struggle is worth nothing, excellence all; rescue is worth more than polish, and nothing between is a step', () => {
-  expect([55, 70, 85].map(usefulness)).toEqual([0.5, 0.84, 0.97]);
+  expect([55, 70, 85].map((score) => usefulness(score))).toEqual([0.5, 0.84, 0.97]);
   expect(usefulness(35)).toBe(0);
   expect(usefulness(92)).toBe(1);
   expect(usefulness(100)).toBe(1);

@@ -20,8 +20,8 @@ const inKitchen = (eur: number, { currency }: Pick<Kitchen, 'currency'>) =>
   convertMinor(Math.round(100 * eur), CATALOGUE_CURRENCY, currency);
 
 /**
- * The price of a point, minor units: what the cook says, or by the money there is: a twelfth of it up to 400 EUR, growing slower above, a
- * fixed one without a ceiling, halved by the sparing and tripled by the generous (handbook 8.1).
+ * The price of a point, minor units: what the cook says, or by the money there is: a twelfth of it up to 400 EUR, growing slower above
+ * (handbook 10.6), halved by the sparing and tripled by the generous.
  */
 function pointPriceMinor(
   kitchen: Pick<Kitchen, 'budgetMinor' | 'investedMinor' | 'pointMinor' | 'spend' | 'currency'>,
@@ -29,13 +29,24 @@ function pointPriceMinor(
   if (kitchen.pointMinor !== null) return Math.max(1, kitchen.pointMinor);
   const w = WORTH;
   const factor = w.spend[kitchen.spend].value;
-  if (kitchen.budgetMinor === null) return factor * inKitchen(w.pointNoCeilingEur.value, kitchen);
   // the whole money in euro, by the same planning rate as the prices
   const rate = inKitchen(1000, kitchen) / 1000;
-  const eur = (kitchen.budgetMinor + kitchen.investedMinor) / rate;
-  const upTo = w.pointUpToEur.value;
-  const even = Math.min(eur, upTo) / w.pointShare.value + Math.max(0, eur - upTo) / w.pointAbove.value;
-  return Math.max(1, Math.round(factor * rate * Math.min(w.pointMostEur.value, Math.max(w.pointLeastEur.value, even))));
+  const eur = kitchen.budgetMinor === null ? Infinity : (kitchen.budgetMinor + kitchen.investedMinor) / rate;
+  return Math.max(1, Math.round(factor * rate * evenPriceEur(eur)));
+}
+
+/** The price of a point where the money works evenly, EUR. */
+function evenPriceEur(eur: number): number {
+  const w = WORTH;
+  let [below, price] = [0, 0];
+  for (const [money, there] of w.pointPriceEur) {
+    if (eur < money)
+      return price === 0
+        ? Math.max(w.pointLeastEur.value, eur / w.pointShare.value)
+        : price + ((there - price) * (eur - below)) / (money - below);
+    [below, price] = [money, there];
+  }
+  return price;
 }
 
 /** The scale of a kitchen's money. */
@@ -61,7 +72,8 @@ export function costOf(step: Candidate, scale: MoneyScale, priceMinor = step.pri
   const point = step.isMain === true ? pointMinor * WORTH.mainKnife.value : pointMinor;
   const paid = (priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
   const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
-  return Math.max(least, paid + (step.dislike ?? 0)) + dearer(priceMinor, scale);
+  const filler = isThing(step) && step.isRescuer !== true && step.action !== 'tool' ? WORTH.filler.value : 0;
+  return Math.max(least, paid + filler + (step.dislike ?? 0)) + dearer(priceMinor, scale);
 }
 
 /** Where a least cost hides the price the cheaper of two is still the better: a thousandth of what the price comes to. */
