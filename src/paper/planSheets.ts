@@ -1,3 +1,4 @@
+import { counted } from '../core/formats/planSteps';
 import type { BladeModel } from '../core/blade/schema';
 import { drawKnife, overallMm } from '../core/drawing/knife';
 import { drawTool } from '../core/drawing/tool';
@@ -134,7 +135,7 @@ function wordsOf(step: PlanStep, papers: PlanPapers): { title: string; below: st
     ...(plan.steps.some(({ month }) => month > 1) ? [`month ${step.month}`] : []),
   ].join(' · ');
   return {
-    title: `${STEP_WORDS[step.action]}: ${kind}${long}`,
+    title: `${STEP_WORDS[step.action]}: ${counted(step, kind)}${long}`,
     below: [sums, ...step.because.slice(0, 1)].filter(Boolean).join('\n'),
   };
 }

@@ -3,6 +3,7 @@ import { shippedModels } from '../../data/models';
 import { reference } from '../../data/reference';
 import { planKitchen } from '../core/kit/plan/planKitchen';
 import { fileOf } from '../core/testing/trade';
+import type { Sureness } from '../core/kit/robustness/robustness';
 import type { kitchenWorker as Worker } from './planner';
 
 /** The worker of a kitchen page in this process: the questions a page asks, in the orders it may ask them. */
@@ -68,12 +69,14 @@ describe('a plan', () => {
     worker.quick(poor);
     const plan = (await worker.thorough(() => undefined))?.plan;
     if (!plan) throw new Error('nothing is planned');
-    const told: { done: number; stayed: (number | null)[] }[] = [];
+    const told: { done: number; stayed: (Sureness | null)[] }[] = [];
     await worker.sure(plan, 40, (done, stayed) => told.push({ done, stayed }));
     expect(told.map(({ done }) => done)).toEqual([20, 40]);
     for (const { stayed } of told) {
       expect(stayed).toHaveLength(plan.steps.length);
-      expect(stayed.every((share) => share === null || (share >= 0 && share <= 1))).toBe(true);
+      expect(
+        stayed.every((sure) => sure === null || (sure.share >= 0 && sure.share <= 1 && sure.words.length > 0)),
+      ).toBe(true);
     }
     const cut: number[] = [];
     const ended = worker.sure(plan, 4000, (done) => cut.push(done));

@@ -24,9 +24,9 @@ import { explain, type Explanation } from '../core/fit/explain';
 import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchOwnModels } from '../client/ownModels';
 import { shippedModels } from '../../data/models';
-import { stepsOf } from '../core/kit/plan/plan';
+import { stepsOf, stepsWithCandidates } from '../core/kit/plan/plan';
 import { firstPlan, planning } from '../core/kit/plan/planKitchen';
-import { Robustness } from '../core/kit/robustness/robustness';
+import { Robustness, type Sureness, surenessOf } from '../core/kit/robustness/robustness';
 import { edgeHere } from '../core/kit/candidates/scoring';
 import { servedBy, type Served } from '../core/kit/plan/assignment';
 import { allTasks, preparePlanning, type PlanningContext } from '../core/kit/context/planningContext';
@@ -152,14 +152,10 @@ export const kitchenWorker = {
   },
 
   /** How often each step stays under small changes, a share per step, told as the runs go; it ends early when a newer question comes. */
-  async sure(
-    plan: Plan,
-    runs: number,
-    tell: (done: number, stayed: (number | null)[], closest: (string | null)[]) => void,
-  ): Promise<void> {
+  async sure(plan: Plan, runs: number, tell: (done: number, sure: (Sureness | null)[]) => void): Promise<void> {
     if (!context) return;
     const on = context;
-    const steps = stepsOf(planned ?? context, plan);
+    const steps = stepsWithCandidates(planned ?? context, plan).map(({ candidate }) => candidate);
     const doubt = new Robustness(planned?.service ? planned : on, steps);
     function* again() {
       for (let run = 1; run <= runs; run++) {
@@ -169,7 +165,7 @@ export const kitchenWorker = {
     }
     const ended = await newest.run(
       again(),
-      (run) => run % 20 === 0 && tell(run, perStep(plan, doubt.stayed()), perStep(plan, doubt.closest())),
+      (run) => run % 20 === 0 && tell(run, perStep(plan, surenessOf(on, steps, doubt))),
       rest,
     );
     if (ended === null || rehearsed || !asked) return;

@@ -144,6 +144,19 @@ export const GUIDANCE = {
   cureAdds: c(10, 'score', 'what the cheapest way out of a struggle adds at least', 'house judgement'),
 } as const;
 
+/** Constants of what is said for a purchase, and of what stays badly served (handbook 10.5). */
+export const REASON = {
+  wellFrom: c(65, 'score', 'a reason is given at work that the knife itself does so well', 'handbook'),
+  praised: c(60, 'score', 'work done worse is not named to its praise', 'handbook'),
+  wins: c(5, 'score', 'less is no reason', 'house judgement'),
+  partFrom: c(0.85, 'value', 'a part is told that is itself so good', 'house judgement'),
+  wishMet: c(0.65, 'share', 'of the general knives that have less of what is wished', 'house judgement'),
+  wishMissed: c(0.35, 'share', 'the same of a wish that is not met', 'house judgement'),
+  missedFrom: c(0.5, 'min a week', 'work of less is not missed', 'handbook'),
+  missedMatters: c(2, 'matters', 'unless it matters so much', 'handbook'),
+  cureFrom: c(60, 'score', 'a cure does the work at least so well', 'handbook'),
+} as const;
+
 /** Constants of the schools of thought (handbook 5.3). */
 export const SCHOOL = {
   plainEur: c(60, 'EUR', 'dearest a plain line knife may be: cheap enough to lose', 'handbook'),
@@ -165,6 +178,14 @@ export const SCHOOL = {
 
 /** How far things may be off when a plan is doubted. */
 export const DOUBT = {
+  sameLength: c(20, 'mm', 'knives of one kind no further apart are of the same length', 'house judgement'),
+  doubtful: c(
+    0.333,
+    'share',
+    'of the plans made again below which a step says first of all that it is in doubt',
+    'handbook',
+  ),
+  sameLevel: c(0.03, 'share', 'levels no further apart say the same', 'house judgement'),
   firm: c(0.75, 'share', 'of the plans made again in which a firm step stays', 'house judgement'),
   close: c(0.4, 'share', 'and one that is a close call; below it a toss-up', 'house judgement'),
   load: c(0.25, 'standard deviation', 'loads by a quarter', 'handbook'),

@@ -38,10 +38,8 @@ export function wantedLength(
   );
   const first = large[0];
   if (first) move(r.largeFood.value, `Large food every week (${first.task.name.toLowerCase()})`);
-  if (kitchen.limits.lengthSchool === 'long') move(r.long.value, 'You hold that longer is more capable');
-  else if (kitchen.limits.lengthSchool === 'nimble') move(r.nimble.value, 'You hold that short is nimble');
-  else if (kitchen.wishes.includes('long')) move(r.long.value, 'You wish it long');
-  else if (kitchen.wishes.includes('short')) move(r.nimble.value, 'You wish it short');
+  const opinion = opinionOf(kitchen);
+  if (opinion) move(...opinion);
   // cramped once is cramped: small board, crowded counter and nerves do not add up
   const cramped =
     kitchen.board.lengthMm < r.smallBoardMm.value
@@ -64,6 +62,15 @@ export function wantedLength(
     toMm: step * Math.ceil((centre + r.tolerance.value) / step),
     why,
   };
+}
+
+/** What somebody holds or wishes of length beyond what hand and board ask for, mm, with the reason; null where they hold nothing. */
+function opinionOf({ limits, wishes }: Pick<Kitchen, 'limits' | 'wishes'>): [number, string] | null {
+  const { long, nimble } = FIT.wantedLength;
+  if (limits.lengthSchool === 'long') return [long.value, 'You hold that longer is more capable'];
+  if (limits.lengthSchool === 'nimble') return [nimble.value, 'You hold that short is nimble'];
+  if (wishes.includes('long')) return [long.value, 'You wish it long'];
+  return wishes.includes('short') ? [nimble.value, 'You wish it short'] : null;
 }
 
 /** The longest edge a cook draws with ease through long food, mm: by hand, practice and board. A stated wish for length lifts it. */

@@ -5,7 +5,7 @@ const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
 const money = z.number().min(0);
 
 const knifeSchema = z.strictObject({
-  /** `owned-0` by its place in the drawer, `step-1` by its step in the plan. */
+  /** `owned-0` by its place in the drawer, `step-1` by its step in the plan, `step-1.2` where that is several pieces. */
   ref: z.string(),
   type: z.string(),
   lengthMm: z.number(),

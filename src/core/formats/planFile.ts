@@ -26,7 +26,12 @@ const planStepSchema = z.strictObject({
   steel: blade.steel.nullable(),
   bevel: blade.bevel.nullable(),
   handed: blade.handed.nullable(),
+  /** Of all its pieces. */
   price: money,
+  /** How many equal pieces; one when left out. `gain` and `worth` are then of all. */
+  quantity: count.optional(),
+  /** Price of one of them. */
+  unitPrice: money.optional(),
   month: count,
   coverageAfter: share,
   gain: share,
@@ -47,6 +52,8 @@ const planStepSchema = z.strictObject({
     .nullable(),
   /** Share of perturbed plans in which this model at this length stayed; null until it has been asked. */
   stays: share.nullable(),
+  /** The same for any knife of its kind about as long, and for any of its type. */
+  staysAs: z.strictObject({ kind: share, type: share }).optional(),
   /** The model that takes its place most often where it does not stay. */
   closeTo: id.optional(),
   because: texts,

@@ -1,3 +1,4 @@
+import { piecesOf, priceOfOne } from './planSteps';
 import type { Plan } from './planFile';
 
 /** A table as CSV and spreadsheets hold it. */
@@ -20,12 +21,14 @@ export function stepsTable({ steps, currency }: Plan, names: Names): Table {
     head: [
       ...['order', 'action', 'need', 'name', 'maker', 'type', 'lengthMm', 'heelHeightMm', 'weightG', 'hrc', 'steel'],
       ...['bevel', 'price', 'currency', 'month', 'coverageAfter', 'gain', 'costPerYear', 'priceUpTo'],
+      ...['quantity', 'unitPrice'],
       ...['sharpenEveryWeeks', 'honeEveryDays', 'why'],
     ],
     rows: steps.map((step) => [
       ...[step.order, step.action, step.need, step.name, step.maker, step.type && names.type(step.type)],
       ...[step.lengthMm, step.heelHeightMm, step.weightG, step.hrc, step.steel, step.bevel],
       ...[step.price, currency, step.month, step.coverageAfter, step.gain, step.costPerYear, step.walkAwayPrice],
+      ...[piecesOf(step), priceOfOne(step)],
       ...[step.edge?.sharpenEveryWeeks ?? null, step.edge?.honeEveryDays ?? null, step.because.join(' ')],
     ]),
   };

@@ -1,3 +1,4 @@
+import { counted } from './planSteps';
 import { showMoney, toMinor } from '../money/currency';
 import type { StepBrief } from './briefFile';
 import type { Plan, PlanStep } from './planFile';
@@ -33,7 +34,7 @@ export function shoppingList(plan: Plan, briefs: readonly StepBrief[], names: Na
         order: step.order,
         month: step.month,
         does,
-        what: `${kind}${long}`,
+        what: counted(step, `${kind}${long}`),
         lookFor: brief?.inWords ?? (step.action === 'buy' ? `such as ${step.maker ?? ''} ${step.name}`.trim() : null),
         price: step.price,
         priceUpTo: brief?.priceUpTo ?? step.walkAwayPrice,

@@ -1,5 +1,6 @@
 import type { KitchenFile } from '../formats/kitchenFile';
 import type { PlanStep } from '../formats/planFile';
+import { piecesOf, priceOfOne } from '../formats/planSteps';
 import type { DiaryEntry } from '../formats/diaryFile';
 import { MOST } from '../formats/kitchenBounds';
 import type { BenchTrialFile } from '../formats/trialsFile';
@@ -51,17 +52,19 @@ function settledIn(file: KitchenFile, tool: string): KitchenFile {
 export function bought(file: KitchenFile, step: PlanStep, day: string): KitchenFile {
   const paid: KitchenFile = { ...file, budget: afterPaying(file, step.price) };
   if (step.action === 'tool') return step.type ? settledIn(paid, step.type) : file;
-  if (step.action !== 'buy' || !step.model || isDrawerFull(file)) return file;
+  if (step.action !== 'buy' || !step.model || isDrawerFull(file, piecesOf(step))) return file;
   const knife = {
     model: step.model,
     condition: 'keen' as const,
     use: 'weekly' as const,
     boughtOn: day,
-    paid: step.price,
+    paid: priceOfOne(step),
   };
-  const owned = [...(file.owned ?? []), knife];
+  const before = file.owned?.length ?? 0;
+  const owned = [...(file.owned ?? []), ...Array.from({ length: piecesOf(step) }, () => knife)];
+  let next = before;
   const storage = storageAfter(file, (at) =>
-    at.model === step.model ? { ...at, model: undefined, owned: owned.length - 1 } : at,
+    at.model === step.model && next < owned.length ? { ...at, model: undefined, owned: next++ } : at,
   );
   return limited({ ...paid, ...storage, owned }, (limits) => ({
     ...limits,

@@ -20,7 +20,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconGripVertical, IconLock, IconLockOpen } from '@tabler/icons-react';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
-import { kitSteps } from '../../core/formats/planSteps';
+import { counted, kitSteps } from '../../core/formats/planSteps';
 import { demanded, inOrder, released, stepKey } from '../../core/kitchen/changes';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';
@@ -128,7 +128,7 @@ function Row({
       </span>
       <b className="figure">{step.order}</b>
       <span className={css.name}>
-        {step.name}
+        {counted(step, step.name)}
         <span className="faded">, {lock ? 'locked' : step.need}</span>
       </span>
       <span className="figure">{money(step.price, currency)}</span>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
+import { DOUBT } from '../../core/constants';
 import { drawKnife } from '../../core/drawing/knife';
 import type { Drawing as CoreDrawing } from '../../core/drawing/shape';
 import { drawTool } from '../../core/drawing/tool';
@@ -17,6 +18,7 @@ export interface PocketContent {
   blade: BladeModel | null;
   title: string;
   condition?: string;
+  /** Share of the plans made again that have such a knife; null until it is known. */
   stays: number | null;
 }
 
@@ -79,7 +81,7 @@ interface Props {
   onOpen: (order: number) => void;
 }
 
-function Words({ content: { step, blade, title, condition }, currency }: Pick<Props, 'content' | 'currency'>) {
+function Words({ content: { step, blade, title, condition, stays }, currency }: Pick<Props, 'content' | 'currency'>) {
   const { length, told } = useLengths();
   return (
     <span className={css.words}>
@@ -87,6 +89,7 @@ function Words({ content: { step, blade, title, condition }, currency }: Pick<Pr
         {step ? (
           <>
             <b className="figure">{step.order}</b> {DOES[step.action]}
+            {stays !== null && stays < DOUBT.doubtful.value && ', in doubt'}
           </>
         ) : (
           `Keep, ${condition ?? ''}`

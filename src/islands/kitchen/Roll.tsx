@@ -1,3 +1,4 @@
+import { counted } from '../../core/formats/planSteps';
 import { useMediaQuery } from '@mantine/hooks';
 import { memo, useRef, type RefObject } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
@@ -40,7 +41,7 @@ function groupsOf({ plan, owned, ownedFile, catalogue, stays }: Props): Group[] 
       key: `${step.order}`,
       step,
       blade: blade ?? null,
-      title: titleOf(step.name, step.lengthMm, step.type),
+      title: counted(step, titleOf(step.name, step.lengthMm, step.type)),
       stays: stays?.[step.order - 1] ?? null,
     };
   });

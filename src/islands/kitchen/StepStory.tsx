@@ -10,7 +10,6 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { bought, demanded, excluded, givenAway, putRight, served, swapped } from '../../core/kitchen/changes';
 import type { Update } from '../shared/useKitchen';
 import type { Sure } from '../shared/usePlanner';
-import { robustnessWord } from '../../core/kit/robustness/robustnessWord';
 import { lazily } from '../shared/lazily';
 import { SeeTheCut } from '../cut/SeeTheCut';
 import { ScoreParts } from '../shared/ScoreParts';
@@ -40,25 +39,12 @@ interface Props {
   onClose: () => void;
 }
 
-function Surety({ sure, at, catalogue }: { sure: Sure | null; at: number; catalogue: Props['catalogue'] }) {
-  const stays = sure?.stays[at] ?? null;
-  if (!sure || stays === null) return <p className="faded">How sure this step is, is still being worked out…</p>;
-  const inHundred = Math.round(stays * 100);
-  const word = robustnessWord(stays);
-  const other = sure.closest[at];
-  const rival = other && (catalogue.get(other)?.name ?? other);
-  const words =
-    word === 'firm'
-      ? 'firm'
-      : word === 'close call' && rival
-        ? `a close call between this and ${rival}`
-        : word === 'close call'
-          ? 'a close call'
-          : `a toss-up${rival ? `, most often against ${rival}` : ''}`;
+function Surety({ sure, at }: { sure: Sure | null; at: number }) {
+  const step = sure?.steps[at];
+  if (!sure || !step) return <p className="faded">How sure this step is, is still being worked out…</p>;
   return (
     <p>
-      Planned again with other loads and scores, exactly this stayed in <b className="figure">{inHundred} of 100</b>:{' '}
-      {words}.
+      {step.words.join(' ')}
       {sure.done < sure.of && (
         <span className="faded">
           {' '}
@@ -304,7 +290,7 @@ export default function StepStory({
           </ul>
           {step.lengthMm !== null && <Figures step={step} currency={currency} />}
           {step.action !== 'retire' && step.action !== 'service' && !step.upkeep && (
-            <Surety sure={sure} at={step.order - 1} catalogue={catalogue} />
+            <Surety sure={sure} at={step.order - 1} />
           )}
           {step.runnersUp.length > 0 && (
             <RunnersUp step={step} currency={currency} catalogue={catalogue} update={update} />

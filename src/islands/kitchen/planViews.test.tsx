@@ -186,24 +186,13 @@ describe('a step opened', () => {
     expect(buttons).not.toContain('Not this one');
   });
 
-  test.each([
-    [0.97, 'firm', 'quillback-paring-80'],
-    [0.6, 'a close call between this and', 'quillback-paring-80'],
-    [0.6, 'a close call.', null],
-    [0.2, 'a toss-up, most often against', 'quillback-paring-80'],
-    [0.2, 'a toss-up.', null],
-  ])('how sure it is: staying in %f of plans is %s', (stays, word, closest) => {
+  test('how sure it is: what the worker says of it, and how many plans were tried', () => {
     if (!bought) throw new Error('nothing is bought');
-    const of = answer.plan.steps.length;
-    const sure = {
-      done: 50,
-      of: 200,
-      stays: Array.from({ length: of }, () => stays),
-      closest: Array.from({ length: of }, () => closest),
-    };
+    const said = 'A general knife of about 210 mm is right in 96 of 100 plans.';
+    const steps = answer.plan.steps.map(() => ({ share: 0.96, words: [said, 'Which model hardly matters.'] }));
+    const sure = { done: 50, of: 200, steps };
     const { words } = story(answer, bought, sure);
-    expect(words).toContain(`${Math.round(stays * 100)} of 100`);
-    expect(words).toContain(word);
+    expect(words).toContain(`${said} Which model hardly matters.`);
     expect(words).toContain('(50 of 200 plans tried)');
     expect(story(answer, bought, { ...sure, done: 200 }).words).not.toContain('plans tried');
   });

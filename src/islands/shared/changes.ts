@@ -1,9 +1,11 @@
+import { counted } from '../../core/formats/planSteps';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import { stepKey } from '../../core/kitchen/changes';
 
 const band = ({ fromMm, toMm }: Plan['lengthWanted']) => `${fromMm}–${toMm} mm`;
 const whole = (share: number) => `${Math.round(share * 100)}%`;
-const nameOf = (step: PlanStep) => (step.action === 'buy' ? `${step.name}, ${step.maker ?? ''}` : step.name);
+const nameOf = (step: PlanStep) =>
+  step.action === 'buy' ? `${counted(step, step.name)}, ${step.maker ?? ''}` : step.name;
 const verb: Record<PlanStep['action'], string> = {
   buy: 'buy',
   sharpen: 'sharpen',

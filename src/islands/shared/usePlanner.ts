@@ -1,4 +1,5 @@
 import { proxy, type Remote } from 'comlink';
+import type { Sureness } from '../../core/kit/robustness/robustness';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { BladeModel } from '../../core/blade/schema';
@@ -49,9 +50,7 @@ const NOTHING_YET = new Map<string, BladeModel>();
 export interface Sure {
   done: number;
   of: number;
-  stays: (number | null)[];
-  /** What takes each step's place most often where it does not stay, by model. */
-  closest: (string | null)[];
+  steps: (Sureness | null)[];
 }
 
 /**
@@ -90,8 +89,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, 
       const answer = { ...first, ...better, final: true, stopped: better === null, proofChanged };
       setAnswer(answer);
       if (better === null || !robustness) return;
-      const tell = (done: number, stays: (number | null)[], closest: (string | null)[]) =>
-        current() && setSure({ done, of: PERTURBED, stays, closest });
+      const tell = (done: number, steps: (Sureness | null)[]) => current() && setSure({ done, of: PERTURBED, steps });
       await worker.sure(answer.plan, PERTURBED, proxy(tell));
     };
     think().catch((error: unknown) => {

@@ -1,3 +1,4 @@
+import { counted } from '../../core/formats/planSteps';
 import { reference } from '../../../data/reference';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife, overallMm } from '../../core/drawing/knife';
@@ -120,7 +121,7 @@ export function ShownStep({ shown, step, language }: ShownPlanProps & { step: Pl
       <div>
         <h3>
           <span className="figure">{step.order}</span> {STEP_WORDS[step.action]}:{' '}
-          {step.type && step.lengthMm !== null ? typeName(step.type) : step.name}
+          {counted(step, step.type && step.lengthMm !== null ? typeName(step.type) : step.name)}
           {step.lengthMm !== null && `, ${Math.round(step.lengthMm)} mm`}
         </h3>
         {beside.length > 0 && <p className="faded">{beside.join(' · ')}</p>}

@@ -13,6 +13,10 @@ const HANDLES: Record<string, readonly string[]> = {
   metal: ['metal'],
 };
 
+/** Whether a model has a handle of the kind that is asked for. */
+export const hasHandle = ({ handleStyle }: BladeModel, asked: string): boolean =>
+  (HANDLES[asked] ?? []).includes(handleStyle);
+
 /** Whether the kitchen's limits allow buying this model: what is ground for the other hand only where it is asked for by name. */
 export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'limits' | 'cooks'>): boolean {
   if (limits.never.includes(model.type) || limits.never.includes(model.id)) return false;
@@ -22,7 +26,7 @@ export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'l
   if (model.handed !== 'either' && cooks.every(({ handed }) => handed !== model.handed)) return false;
   if (limits.maker && model.maker !== limits.maker) return false;
   if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;
-  return !limits.handle || (HANDLES[limits.handle] ?? []).includes(model.handleStyle);
+  return !limits.handle || hasHandle(model, limits.handle);
 }
 
 /** Whether cakes or tarts are sawn every week where nobody avoids what is baked. */

@@ -32,9 +32,7 @@ function ofBoning(blade: BladeModel, { role, lengthMm }: BladeType, { boning, bo
   const strongly = 8 * WORTH.taste.value;
   // what is asked for comes before a small knife that would do
   const asIs = (side: boolean | null) => (side === null ? 0 : side ? -3 * WORTH.taste.value : strongly);
-  return (
-    asIs(boning && bends === (boning === 'flexible')) + asIs(boningEdge && curved === (boningEdge === 'curved'))
-  );
+  return asIs(boning && bends === (boning === 'flexible')) + asIs(boningEdge && curved === (boningEdge === 'curved'));
 }
 
 /** What speaks against an all-round knife that is not of the length the plan itself tells for any hand here, coverage (handbook 10.4). */

@@ -50,11 +50,12 @@ export function generalsSure(
   return [...usable, ...demanded].filter(isAllRound).length;
 }
 
-/** Whether so much of the work is on flesh that the first knife should be a general one. */
+/** Whether so much of the work is on flesh, and not all of it, that the first knife should be a general one. */
 export function cutsFlesh(loads: readonly TaskLoad[]): boolean {
   const all = loads.reduce((sum, { weight }) => sum + weight, 0);
   const onFlesh = loads.reduce((sum, { task, weight }) => sum + (isFlesh(task) ? weight : 0), 0);
-  return onFlesh > 0 && onFlesh >= GUIDANCE.fleshFrom.value * all;
+  const some = GUIDANCE.fleshFrom.value * all;
+  return onFlesh > 0 && onFlesh >= some && all - onFlesh >= some;
 }
 
 /** Keeps what the limits ask for by name even where something else beats it. */

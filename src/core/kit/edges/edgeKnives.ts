@@ -8,8 +8,9 @@ import type { BladeTraits } from '../../fit/traits';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { EdgeKnife } from '../../formats/edgeFile';
 import type { Plan } from '../../formats/planFile';
+import { pieceRefs, piecesOf, priceOfOne } from '../../formats/planSteps';
 import type { Owned } from '../../kitchen/kitchen';
-import { fromMinor } from '../../money/currency';
+import { fromMinor, toMinor } from '../../money/currency';
 import { sharpeningMinor } from '../candidates/making';
 import { keennessNow } from '../candidates/scoring';
 import type { PlanningContext } from '../context/planningContext';
@@ -17,7 +18,7 @@ import { diaryOf, testsOf } from './diary';
 import { rulerLife } from './ruler';
 import { minutesServedBy } from '../plan/assignment';
 import { costPerYearMinor, yearsOfLife } from '../plan/costPerYear';
-import { stepsWithCandidates } from '../plan/plan';
+import { stepsOf, stepsWithCandidates } from '../plan/plan';
 import { round } from '../plan/step';
 
 /** A knife of a kitchen with the edge it has to keep. */
@@ -53,7 +54,7 @@ export const careOfEdges = ({ service, care }: PlanningContext): EdgeCare => ser
 /** Every knife that stays or is bought, with the work that goes to it once the plan is carried out. */
 export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
   const planned = stepsWithCandidates(context, plan);
-  const steps = planned.map(({ candidate }) => candidate);
+  const steps = stepsOf(context, plan);
   const served = minutesServedBy(context, steps);
   const care = careOfEdges(context);
   const closed = context.kitchen.closedMonths;
@@ -62,7 +63,7 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     if (retired.has(i)) return [];
     const at = steps.findIndex((step) => step.owned === i);
     const minutes = at >= 0 ? (served.steps[at] ?? 0) : (served.owned[i] ?? 0);
-    const step = planned[at]?.step;
+    const step = planned.find(({ candidate }) => candidate === steps[at])?.step;
     const diary = diaryOf(context.kitchen.diary, i);
     const half = halfLifeMinutes(blade.blade, blade.steel, care);
     const learned = learnEdge(testsOf(diary, file, minutes, closed), half);
@@ -82,18 +83,25 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
     ];
   });
   // copies of one model share the work that goes to it
-  const shared = (id: string): number => {
-    const copies = steps.flatMap((step, i) => (step.id === id ? [served.steps[i] ?? 0] : []));
-    return copies.reduce((sum, minutes) => sum + minutes, 0) / Math.max(1, copies.length);
-  };
-  const bought = planned.flatMap(({ step, candidate: { id, action, blade, priceMinor } }): KeptKnife[] => {
+  const shared = (id: string, pieces: number): number =>
+    steps.reduce((sum, step, i) => sum + (step.id === id ? (served.steps[i] ?? 0) : 0), 0) / pieces;
+  const bought = planned.flatMap(({ step, candidate: { id, action, blade } }): KeptKnife[] => {
     if (action !== 'buy' || !blade) return [];
-    const edge = edgeLife(blade.blade, blade.steel, care, shared(id));
+    const edge = edgeLife(blade.blade, blade.steel, care, shared(id, piecesOf(step)));
     const learned = learnEdge([], edge.halfLifeMinutes);
-    const ref = `step-${step.order}`;
-    return [
-      { ref, blade, edge, learned, diary: [], closed, owned: null, month: step.month, putRight: false, priceMinor },
-    ];
+    const priceMinor = toMinor(priceOfOne(step), context.kitchen.currency);
+    const each = {
+      blade,
+      edge,
+      learned,
+      diary: [],
+      closed,
+      owned: null,
+      month: step.month,
+      putRight: false,
+      priceMinor,
+    };
+    return pieceRefs(step).map((ref) => ({ ref, ...each }));
   });
   return [...owned, ...bought];
 }

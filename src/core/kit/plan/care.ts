@@ -4,7 +4,7 @@ import type { Care } from '../../formats/care';
 import type { Plan, PlanStep } from '../../formats/planFile';
 import { edgeHere } from '../candidates/scoring';
 import type { PlanningContext } from '../context/planningContext';
-import { knivesOf } from './refs';
+import { knivesOf, onceEach } from './refs';
 
 type Edge = Pick<NonNullable<PlanStep['edge']>, 'sharpenEveryWeeks' | 'honeEveryDays' | 'angleDeg'>;
 
@@ -20,7 +20,7 @@ function edgeInWords({ sharpenEveryWeeks, honeEveryDays, angleDeg }: Edge): stri
 /** What keeps every knife of a kitchen: those in the drawer that stay, then those the plan buys, in its order. */
 export function careOf(context: PlanningContext, plan: Plan): Care[] {
   const { kitchen, reference } = context;
-  return knivesOf(context, plan).map(({ name, blade, order }) => {
+  return onceEach(knivesOf(context, plan)).map(({ name, blade, order }) => {
     const traits = bladeTraits(blade, reference, kitchen.habits.roughUse);
     const edge = plan.steps.find((step) => step.order === order)?.edge ?? edgeHere(traits, context);
     const told = edgeInWords(edge);

@@ -1,5 +1,6 @@
 import type { Plan, PlanStep } from '../../formats/planFile';
-import { fromMinor, toMinor } from '../../money/currency';
+import { fromMinor, showMoney, toMinor } from '../../money/currency';
+import { piecesOf, priceOfOne } from '../../formats/planSteps';
 import { stepKey } from '../../kitchen/changes';
 import { buyingOrder, coverageOf } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
@@ -45,6 +46,56 @@ function numbered({ kitchen: { perMonthMinor, currency } }: PlanningContext, ste
   });
 }
 
+/** Copies of one model behind the first of them: they are bought as one step of several pieces. */
+function copiesTogether<T extends { step: Candidate }>(inOrder: readonly T[]): T[] {
+  const first = (id: string) => inOrder.findIndex(({ step }) => step.id === id);
+  return inOrder
+    .map((each, i) => ({ each, at: each.step.action === 'buy' ? first(each.step.id) : i, i }))
+    .sort((a, b) => a.at - b.at || a.i - b.i)
+    .map(({ each }) => each);
+}
+
+/** Makes one step of copies of one model that follow each other; table knives are one a seat. */
+function asPieces(steps: readonly PlanStep[], { kitchen, reference }: PlanningContext): PlanStep[] {
+  const { currency, seats } = kitchen;
+  const merged: PlanStep[] = [];
+  for (const step of steps) {
+    const last = merged.at(-1);
+    if (last && step.action === 'buy' && last.action === 'buy' && last.model === step.model) {
+      const quantity = piecesOf(last) + 1;
+      const sum = (pick: (each: PlanStep) => number, digits: number) => round(pick(last) + pick(step), digits);
+      merged[merged.length - 1] = {
+        ...last,
+        quantity,
+        unitPrice: priceOfOne(last),
+        price: fromMinor(toMinor(last.price, currency) + toMinor(step.price, currency), currency),
+        gain: sum(({ gain }) => gain, 3),
+        worth: sum(({ worth }) => worth, 2),
+        costPerYear: fromMinor(toMinor(last.costPerYear, currency) + toMinor(step.costPerYear, currency), currency),
+        coverageAfter: step.coverageAfter,
+        need: last.need === 'need' || step.need === 'need' ? 'need' : 'want',
+      };
+      continue;
+    }
+    const isTable = step.action === 'buy' && reference.types.get(step.type ?? '')?.role === 'table' && seats > 1;
+    const one = isTable
+      ? { quantity: seats, unitPrice: fromMinor(Math.round(toMinor(step.price, currency) / seats), currency) }
+      : {};
+    merged.push({ ...step, ...one });
+  }
+  return merged.map((step) =>
+    piecesOf(step) === 1
+      ? step
+      : {
+          ...step,
+          because: [
+            `${piecesOf(step)} alike, ${showMoney(toMinor(priceOfOne(step), currency), currency)} each${reference.types.get(step.type ?? '')?.role === 'table' ? ', one a seat' : ', so that nobody waits for one'}.`,
+            ...step.because,
+          ],
+        },
+  );
+}
+
 /** The steps that cut, in order, each with what the kit covers by then; a service comes with the first knife it keeps sharp. */
 function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asRequired: readonly Candidate[]) {
   const services = kit.filter((c) => c.action === 'service');
@@ -54,7 +105,8 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
     kit.filter((c) => c.action !== 'service'),
     asRequired,
   );
-  const all = inOrder.map(({ step }) => step);
+  const together = copiesTogether(inOrder);
+  const all = together.map(({ step }) => step);
   const kept = [...all, ...services].filter((s) => (s.serviceMinor ?? 0) > 0);
   const at =
     kept.length === 0 ? Infinity : services.length > 0 ? 0 : all.findIndex((s) => (s.serviceMinor ?? 0) > 0) + 1;
@@ -63,7 +115,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
       serviced ? s.usefulness : (s.unserviced?.usefulness ?? s.usefulness),
     );
   const shared = stepContextOf(context, all);
-  const planned = inOrder.flatMap(({ need }, i) => {
+  const planned = together.flatMap(({ need }, i) => {
     const serviced = i >= at;
     const step = stepOf(shared, i, { need, before: covers(i, serviced), after: covers(i + 1, serviced) });
     return step ? [step] : [];
@@ -76,7 +128,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
           serviceStep(context, kept, covers(at, false), covers(at, true)),
           ...planned.slice(at),
         ];
-  const needed = inOrder.flatMap(({ step, need }) => (need ? [step] : []));
+  const needed = together.flatMap(({ step, need }) => (need ? [step] : []));
   return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
 }
 
@@ -118,7 +170,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     },
     steps: numbered(context, [
       ...kept(true, now),
-      ...withService,
+      ...asPieces(withService, context),
       ...kept(false, coverage),
       ...retirements(context, all, round(coverage, 3)),
     ]),
@@ -141,8 +193,8 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
 }
 
 /**
- * The steps of a plan made from this context that have a candidate behind them, in order, each with it: of copies of one model each its own step.
- * Services, upkeep and retirements have none.
+ * The steps of a plan made from this context that have a candidate behind them, in order, each with it; copies of one model are one step. Services,
+ * upkeep and retirements have none.
  */
 export function stepsWithCandidates(context: PlanningContext, plan: Plan): { step: PlanStep; candidate: Candidate }[] {
   return plan.steps.flatMap((step) => {
@@ -152,6 +204,11 @@ export function stepsWithCandidates(context: PlanningContext, plan: Plan): { ste
   });
 }
 
-/** The candidates behind the steps of a plan made from this context, in order. */
+/** How many candidates a step stands for: its copies, but one for a set of table knives. */
+const copiesIn = (step: PlanStep, { type }: Candidate): number => (type?.role === 'table' ? 1 : piecesOf(step));
+
+/** The candidates behind the steps of a plan made from this context, in order, a copy each. */
 export const stepsOf = (context: PlanningContext, plan: Plan): Candidate[] =>
-  stepsWithCandidates(context, plan).map(({ candidate }) => candidate);
+  stepsWithCandidates(context, plan).flatMap(({ step, candidate }) =>
+    Array.from({ length: copiesIn(step, candidate) }, () => candidate),
+  );

@@ -3,7 +3,7 @@ import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Plan } from '../../formats/planFile';
 import type { Reference } from '../../reference';
 import { chooseKit, QUICK, THOROUGH } from '../search/choose';
-import { planFrom, stepsOf } from './plan';
+import { planFrom, stepsWithCandidates } from './plan';
 import { firstAnswer } from './firstAnswer';
 import { proofOf } from './step';
 import type { SchoolId } from '../context/schools';
@@ -52,7 +52,10 @@ export const planProven = (context: PlanningContext): Planned => toTheEnd(planni
 export function doubted(context: PlanningContext, { plan, context: stands }: Planned, perturbed: number): Plan {
   if (perturbed === 0) return plan;
   // doubted without the offer, whose pieces would stay by rule
-  const doubt = new Robustness(stands.service ? stands : context, stepsOf(stands, plan));
+  const doubt = new Robustness(
+    stands.service ? stands : context,
+    stepsWithCandidates(stands, plan).map(({ candidate }) => candidate),
+  );
   for (let run = 0; run < perturbed; run++) doubt.run();
   return withRobustness(plan, doubt);
 }

@@ -1,4 +1,4 @@
-import { SCORE_WORDS } from '../../constants';
+import { REASON, SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
 import { whatMakesWorse } from '../../fit/whatMakesWorse';
@@ -10,18 +10,24 @@ import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
 import { isSound } from '../candidates/owned';
 import type { PlanningContext } from '../context/planningContext';
-import { lowerFirst } from '../../text/case';
+import { byWishes } from '../../fit/wishes';
+import { usefulness } from '../demand/usefulness';
+import { lowerFirst, upperFirst } from '../../text/case';
 import { figure } from '../../text/figure';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
 const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
 
+/** A task that goes to a step, with its score there and that of the best before it. */
+interface Taken {
+  load: TaskLoad;
+  index: number;
+  score: number;
+  was: number;
+}
+
 /** Tasks a step's knife does better than anything that was there before, most minutes first. */
-export function takenOver(
-  context: PlanningContext,
-  step: Candidate,
-  before: Float64Array,
-): { load: TaskLoad; index: number; score: number; was: number }[] {
+export function takenOver(context: PlanningContext, step: Candidate, before: Float64Array): Taken[] {
   return context.loads
     .map((load, index) => ({ load, index, score: step.scores[index] ?? 0, was: before[index] ?? 0 }))
     .filter(({ load, score, was }) => load.weight > 0 && score > was + 0.5 && score >= struggles.value)
@@ -60,32 +66,18 @@ export function reasonsFor(
   { gain, priceMinor, earlier }: { gain: number; priceMinor: number; earlier: readonly Candidate[] },
 ): string[] {
   const over = takenOver(context, step, before);
-  const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
-  const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
-  const takes = `Takes over ${said}: ${taskNames(over.map(({ load }) => load))}.`;
-  const sentences =
-    over.length > 0
-      ? [
-          isForOtherHands(context, step, minutes)
-            ? `For another pair of hands at the board, so that nobody waits; beside the others it ${lowerFirst(takes)}`
-            : takes,
-        ]
-      : [
-          step.inSet
-            ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
-            : 'A second knife for the same work, so that nobody waits and raw food keeps its own.',
-        ];
+  const sentences = [takesWords(context, step, over)];
   const lifted = over
     .filter(({ score, was }) => was < manages.value && score >= doesItWell.value)
     .map(({ load }) => load);
   if (lifted.length > 0 && context.owned.length > 0)
     sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
+  if (!step.inSet && over.length > 0) sentences.push(...winsWords(context, step, over, earlier));
   sentences.push(...worthWords(context, step, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
   if (step.action === 'buy' && isAllRound(step.type) && isMainFor(context, earlier))
-    sentences.push(lengthWords(context, blade));
-  if (over[0]) sentences.push(...atItsTask(context, step, blade, over[0], earlier));
+    sentences.push(lengthWords(context, blade), ...wishWords(context, blade));
   if (step.action === 'sharpen' || step.action === 'repair')
     sentences.push('It is already yours: putting the edge right costs little and gives this back.');
   if (step.offer) sentences.push(step.offer);
@@ -93,43 +85,103 @@ export function reasonsFor(
   return sentences;
 }
 
-/** A blade that is there before a step, what it is called, and its score at a task. */
+/** What goes to a step: named is only what it does well or manages, the rest stands in a number. */
+function takesWords(context: PlanningContext, step: Candidate, over: readonly Taken[]): string {
+  if (over.length === 0)
+    return step.inSet
+      ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
+      : 'A second knife for the same work, so that nobody waits and raw food keeps its own.';
+  const minutes = over.reduce((sum, { load }) => sum + load.minutesPerWeek, 0);
+  const said = minutes >= 1 ? `${Math.round(minutes)} min a week` : 'less than a minute a week';
+  const named = over.filter(({ score }) => score >= REASON.praised.value).map(({ load }) => load);
+  const takes =
+    named.length > 0 ? `Takes over ${said}: ${taskNames(named)}.` : `Takes over ${said} that nothing here does well.`;
+  return isForOtherHands(context, step, minutes)
+    ? `For another pair of hands at the board, so that nobody waits; beside the others it ${lowerFirst(takes)}`
+    : takes;
+}
+
+/** A blade or tool that would do a task otherwise, what it is called, and its score there. */
 interface There {
   name: string;
-  blade: BladeTraits;
+  blade: BladeTraits | null;
   score: number;
 }
 
 const thereBefore = ({ owned }: PlanningContext, earlier: readonly Candidate[], task: number): There[] => [
-  ...owned.map((o) => ({ name: `Your ${lowerFirst(o.type.name)}`, blade: o.blade, score: o.scores[task] ?? 0 })),
-  ...earlier.flatMap(({ blade, type, scores }) =>
-    blade && type ? [{ name: `The ${lowerFirst(type.name)}`, blade, score: scores[task] ?? 0 }] : [],
-  ),
+  ...owned.map((o) => ({ name: `your ${lowerFirst(o.type.name)}`, blade: o.blade, score: o.scores[task] ?? 0 })),
+  ...earlier.map(({ blade, type, tool, scores }) => ({
+    name: `the ${lowerFirst(type?.name ?? tool?.name ?? '')}`,
+    blade,
+    score: scores[task] ?? 0,
+  })),
 ];
 
-/** What a blade has at the task it is most used for: what sets it before the best that is there, or else what suits the task most. */
-function atItsTask(
+/**
+ * What a step wins most at, with both figures: of the tasks it does well the one with the most usefulness added by weight, and the part that makes
+ * it. Where it does nothing well, or hardly better, that is said instead, with the question whether to buy it at all (handbook 10.5).
+ */
+function winsWords(
   context: PlanningContext,
   step: Candidate,
-  blade: BladeTraits,
-  { load, index }: { load: TaskLoad; index: number },
+  over: readonly Taken[],
   earlier: readonly Candidate[],
 ): string[] {
-  const prepared = context.tasks[index];
-  if (!prepared) return [];
-  const { name, flexible } = load.task;
-  const there = step.owned === null ? thereBefore(context, earlier, index) : [];
-  const [rival] = there.sort((a, b) => b.score - a.score);
-  if (rival?.score === 0) return [`${name}: nothing that is there may do it.`];
+  const adds = ({ load, score, was }: Taken) => load.weight * (usefulness(score) - usefulness(was));
+  const [won] = over
+    .filter(({ score, was }) => score >= REASON.wellFrom.value && score - was >= REASON.wins.value)
+    .sort((a, b) => adds(b) - adds(a));
+  if (!won) {
+    const little = over.filter(({ score }) => score >= REASON.praised.value).map(({ load }) => load);
+    if (step.action !== 'buy' || little.length === 0) return [];
+    return [`A little better at much: ${taskNames(little, 3)}. Ask yourself whether it should be bought at all.`];
+  }
+  const there = step.owned === null ? thereBefore(context, earlier, won.index) : [];
+  const rival = there.reduce<There | null>((best, each) => (each.score > (best?.score ?? -1) ? each : best), null);
+  const { name } = won.load.task;
+  const figures = `${name}: ${Math.round(won.score)} of 100`;
+  if (step.owned !== null) return [`${figures} once it is sharp, ${Math.round(won.was)} as it is.`];
+  if (rival && Math.round(rival.score) === 0) return [`${name}: nothing that is there may do it.`];
+  const beside = rival ? `${figures}, where ${rival.name} does ${Math.round(rival.score)}.` : `${figures}.`;
+  return [beside, ...partWords(context, step, won, rival)];
+}
+
+/** The part that sets a blade before a rival at a task, both told; or, with no rival, the part that suits the task most. */
+function partWords(context: PlanningContext, { blade }: Candidate, won: Taken, rival: There | null): string[] {
+  const prepared = context.tasks[won.index];
+  if (!prepared || !blade) return [];
   const own = explain(blade, prepared, context.cooks);
-  const worse = rival && whatMakesWorse(own, explain(rival.blade, prepared, context.cooks));
-  const [best] = own.parts
-    .filter((p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id) && (p.id !== 'flex' || flexible))
-    .sort((a, b) => b.weight - a.weight);
-  // done in another way than by the rival, it has nothing to set against what holds that back
-  const why = worse?.insteadOf || best?.why;
-  if (!why) return [];
-  return [`${name}: ${lowerFirst(why)}${worse ? ` ${rival.name}: ${lowerFirst(worse.why)}` : ''}`];
+  if (!rival?.blade) {
+    const [best] = own.parts
+      .filter(
+        (p) => 100 * p.value >= madeForIt.value && TELLING.has(p.id) && (p.id !== 'flex' || won.load.task.flexible),
+      )
+      .sort((a, b) => b.weight - a.weight);
+    return best ? [best.why] : [];
+  }
+  const worse = whatMakesWorse(own, explain(rival.blade, prepared, context.cooks));
+  // never praise for what is no better, and never two figures that say the same
+  if (!worse?.insteadOf || worse.than < REASON.partFrom.value || sameEnd(worse.insteadOf, worse.why)) return [];
+  return [`${worse.insteadOf} ${upperFirst(rival.name)}: ${lowerFirst(worse.why)}`];
+}
+
+/** Whether two sentences come to the same end, whatever their figures. */
+const sameEnd = (one: string, other: string): boolean => one.split(': ').at(-1) === other.split(': ').at(-1);
+
+/** What of the wishes a main knife has and lacks, beside the other general knives for sale here. */
+function wishWords({ kitchen, sold }: PlanningContext, blade: BladeTraits): string[] {
+  const general = sold.flatMap((c) => (isAllRound(c.type) && c.blade ? [c.blade] : []));
+  if (kitchen.wishes.length === 0) return [];
+  const found = byWishes(kitchen.wishes, general).find((each) => each.blade === blade);
+  if (!found) return [];
+  const words = (keep: (share: number) => boolean) =>
+    list(found.each.filter(({ share }) => keep(share)).map(({ wish }) => wish.replaceAll('-', ' ')));
+  const has = words((share) => share >= REASON.wishMet.value);
+  const lacks = words((share) => share < REASON.wishMissed.value);
+  return [
+    ...(has ? [`Of your wishes it has more than most general knives: ${has}.`] : []),
+    ...(lacks ? [`Of your wishes it has less than most: ${lacks}. What it does weighs more.`] : []),
+  ];
 }
 
 /**

@@ -1,8 +1,9 @@
 import type { BladeModel } from '../../blade/schema';
 import type { Plan } from '../../formats/planFile';
+import { pieceRefs } from '../../formats/planSteps';
 import type { PlanningContext } from '../context/planningContext';
 
-/** A knife of a kitchen by its reference: `owned-0` by its place in the drawer, `step-1` by its step in the plan. */
+/** A knife of a kitchen by its reference: `owned-0` by its place in the drawer, `step-1` by its step in the plan, `step-1.2` where that is several pieces. */
 export interface Referred {
   ref: string;
   /** Kind and length. */
@@ -23,9 +24,14 @@ export function knivesOf({ owned, models, reference }: PlanningContext, plan: Pl
     ...owned.flatMap(({ blade: { blade } }, i) =>
       retired.has(i) ? [] : [{ ref: `owned-${i}`, name: named(blade), blade, order: null, owned: i }],
     ),
-    ...plan.steps.flatMap(({ action, model, order }) => {
+    ...plan.steps.flatMap((step) => {
+      const { action, model, order } = step;
       const blade = action === 'buy' ? models.find(({ id }) => id === model) : undefined;
-      return blade ? [{ ref: `step-${order}`, name: named(blade), blade, order, owned: null }] : [];
+      return blade ? pieceRefs(step).map((ref) => ({ ref, name: named(blade), blade, order, owned: null })) : [];
     }),
   ];
 }
+
+/** Knives with only the first of equal pieces of a step. */
+export const onceEach = (knives: readonly Referred[]): Referred[] =>
+  knives.filter(({ order }, i) => order === null || knives.findIndex((other) => other.order === order) === i);

@@ -6,7 +6,7 @@ import { lowerFirst } from '../../text/case';
 import type { PlanningContext } from '../context/planningContext';
 import { servedBy } from './assignment';
 import { stepsOf } from './plan';
-import { knivesOf, type Referred } from './refs';
+import { knivesOf, onceEach, type Referred } from './refs';
 
 const MOST_TASKS = 4;
 
@@ -74,7 +74,8 @@ function rulesOf({ kitchen }: PlanningContext, traits: readonly BladeTraits[]): 
 /** A sheet for the kitchen wall of every knife a kitchen has once its plan is carried out; `planned` false: of what is owned now. */
 export function wallSheet(context: PlanningContext, plan: Plan, planned: boolean): WallSheet {
   const { kitchen, reference } = context;
-  const knives = knivesOf(context, plan).filter(({ owned }) => planned || owned !== null);
+  // equal pieces are one knife on the wall
+  const knives = onceEach(knivesOf(context, plan)).filter(({ owned }) => planned || owned !== null);
   const traits = knives.map(({ blade }) => bladeTraits(blade, reference, kitchen.habits.roughUse));
   const named = kitchen.cooks.map(({ name }, i) => name || `Cook ${i + 1}`);
   return {

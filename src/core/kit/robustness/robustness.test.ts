@@ -5,7 +5,7 @@ import { stepsOf } from '../plan/plan';
 import { firstPlan } from '../plan/planKitchen';
 import { normal, seeded } from './random';
 import { Robustness, withRobustness } from './robustness';
-import { robustnessWord } from './robustnessWord';
+import { doubtfulWords, doubtWords, robustnessWord } from './robustnessWord';
 
 const RUNS = 60;
 const context = contextOf({ budget: { total: 260 }, owned: [{ type: 'chef', condition: 'dull' }] });
@@ -23,28 +23,30 @@ describe('how sure a step is', () => {
   test('is a share of the plans made again, the same each time', () => {
     const stays = doubt.stayed();
     expect(stays).toHaveLength(steps.length);
-    for (const share of stays) {
+    for (const share of stays.flatMap((levels) => Object.values(levels))) {
       expect(share).toBeGreaterThanOrEqual(0);
       expect(share).toBeLessThanOrEqual(1);
-      expect(Math.abs(share * RUNS - Math.round(share * RUNS))).toBeLessThan(1e-9);
+      expect(Math.abs(share * RUNS - Math.round(share * RUNS))).toBeLessThan(0.01);
     }
     expect(doubted(RUNS).stayed()).toEqual(stays);
     expect(doubted(RUNS).closest()).toEqual(doubt.closest());
-    expect(new Robustness(context, steps).stayed()).toEqual(steps.map(() => 0));
+    expect(new Robustness(context, steps).stayed()).toEqual(steps.map(() => ({ kind: 0, type: 0, model: 0 })));
+    // whoever keeps the model keeps the type, and so the kind
+    for (const { kind, type, model } of stays) expect([kind >= type, type >= model]).toEqual([true, true]);
   });
 
   test('what took its place is none of the plan, and is named only where something did', () => {
     const own = new Set(steps.map(({ id }) => id));
     doubt.closest().forEach((other, i) => {
       if (other !== null) expect(own.has(other)).toBe(false);
-      if (doubt.stayed()[i] === 1) expect(other).toBeNull();
+      if (doubt.stayed()[i]?.model === 1) expect(other).toBeNull();
     });
   });
 
   test('stands beside its own step, whatever stands between: upkeep and what is given away have none', () => {
     const told = withRobustness(plan, doubt);
     const shares = doubt.stayed();
-    expect(told.steps.flatMap(({ stays }) => stays ?? [])).toEqual(shares.map((share) => Number(share.toFixed(2))));
+    expect(told.steps.flatMap(({ stays }) => stays ?? [])).toEqual(shares.map(({ model }) => Number(model.toFixed(2))));
     for (const { stays, upkeep, action } of told.steps)
       if (upkeep || action === 'retire' || action === 'service') expect(stays).toBeNull();
     expect(told.steps.map(({ order }) => order)).toEqual(plan.steps.map(({ order }) => order));
@@ -57,6 +59,22 @@ describe('how sure a step is', () => {
     expect([...context.problem.demand.weights]).toEqual(weights);
     expect(context.problem.candidates.map(({ counted: row }) => row[0])).toEqual(counted);
   });
+});
+
+test('doubt is told at the levels at which a person chooses', () => {
+  const santoku = { kind: 'general knife', lengthMm: 170, type: 'santoku' };
+  const told = doubtWords({ kind: 0.96, type: 0.5, model: 0.28 }, { ...santoku, rival: { type: 'bunka', name: 'B' } });
+  expect(told).toEqual([
+    'A general knife of about 170 mm is right in 96 of 100 plans made again with other loads and scores.',
+    'That it is a santoku: 50 of 100, a close call with a bunka.',
+    'Which model hardly matters: any within the brief.',
+  ]);
+  expect(doubtWords({ kind: 0.9, type: 0.9, model: 0.88 }, { ...santoku, rival: null })).toEqual([
+    expect.stringContaining('90 of 100'),
+    'This very model is the best of them.',
+  ]);
+  expect(doubtfulWords({ kind: 0.4 })).toEqual([]);
+  expect(doubtfulWords({ kind: 0.2 })[0]).toMatch(/^In doubt: .*80 of 100/);
 });
 
 test('words for it: firm, a close call, a toss-up', () => {

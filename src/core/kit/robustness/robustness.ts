@@ -1,17 +1,33 @@
 import { DOUBT } from '../../constants';
 import type { Candidate } from '../candidates/candidate';
-import { kindOfWork } from '../candidates/kinds';
+import { calledByKind, isAllRound, kindOfPiece, kindOfWork } from '../candidates/kinds';
 import { chooseKit, ROUGH } from '../search/choose';
 import { normal, seeded } from './random';
 import type { PlanningContext } from '../context/planningContext';
 import { kitOf } from '../search/coverage';
 import type { Plan } from '../../formats/planFile';
 import { perStep } from '../../formats/planSteps';
+import { lowerFirst } from '../../text/case';
+import { doubtfulWords, doubtWords } from './robustnessWord';
 
 const SEED = 20_260;
 
-/** What counts as the same step: the same model at its length, the same thing done to the same owned knife, the same tool. */
-const sameAs = (c: Candidate) => c.id;
+/** The levels at which a person chooses, from the coarsest: a kind of knife about so long, a type, a model. */
+const LEVELS = ['kind', 'type', 'model'] as const;
+type Level = (typeof LEVELS)[number];
+
+/** How often a step stayed at each level, shares 0–1. */
+export type Stays = Record<Level, number>;
+
+const lengthOf = ({ blade }: Candidate) => blade?.blade.lengthMm ?? 0;
+
+/** Whether another step stands for this one at a level; what is not bought is the same only as itself. */
+function isSame(level: Level, step: Candidate, other: Candidate): boolean {
+  if (step.id === other.id) return true;
+  if (level === 'model' || step.action !== 'buy' || other.action !== 'buy') return false;
+  const isNear = Math.abs(lengthOf(step) - lengthOf(other)) <= DOUBT.sameLength.value;
+  return level === 'type' ? step.type?.id === other.type?.id : kindOfPiece(step) === kindOfPiece(other) && isNear;
+}
 
 /**
  * Runs the plan again under small changes of loads and scores and counts how often each step is chosen again, and what takes its place where
@@ -19,7 +35,7 @@ const sameAs = (c: Candidate) => c.id;
  */
 export class Robustness {
   private readonly random = seeded(SEED);
-  private readonly kept: number[];
+  private readonly kept: Stays[];
   private readonly instead: Map<string, number>[];
   private runs = 0;
 
@@ -27,7 +43,7 @@ export class Robustness {
     private readonly context: PlanningContext,
     private readonly steps: readonly Candidate[],
   ) {
-    this.kept = steps.map(() => 0);
+    this.kept = steps.map(() => ({ kind: 0, type: 0, model: 0 }));
     this.instead = steps.map(() => new Map<string, number>());
   }
 
@@ -52,27 +68,39 @@ export class Robustness {
       { candidates },
       chooseKit({ ...problem, demand: { ...problem.demand, states }, candidates }, ROUGH).choice,
     );
-    const left = again.map(sameAs);
-    const chosenBefore = new Set(this.steps.map(sameAs));
+    for (const level of LEVELS) this.count(level, again);
+    const chosenBefore = new Set(this.steps.map(({ id }) => id));
     this.steps.forEach((step, i) => {
-      const at = left.indexOf(sameAs(step));
-      if (at >= 0) {
-        left.splice(at, 1);
-        this.kept[i] = (this.kept[i] ?? 0) + 1;
-        return;
-      }
+      const stayed = again.some(({ id }) => id === step.id);
       const other = again.find(
         (c) => kindOfWork(c) === kindOfWork(step) && c.action === step.action && !chosenBefore.has(c.id),
       );
       const counts = this.instead[i];
-      if (other && counts) counts.set(other.id, (counts.get(other.id) ?? 0) + 1);
+      if (!stayed && other && counts) counts.set(other.id, (counts.get(other.id) ?? 0) + 1);
     });
     this.runs++;
   }
 
-  /** Share of the runs in which each step stayed, 0–1. */
-  stayed(): number[] {
-    return this.kept.map((count) => count / Math.max(1, this.runs));
+  /** Counts which steps stayed at a level: each of the plan made again stands for one at most. */
+  private count(level: Level, again: readonly Candidate[]): void {
+    const left = [...again];
+    this.steps.forEach((step, i) => {
+      const same = (other: Candidate) => isSame(level, step, other);
+      // its own model first, so that copies are not taken for one another
+      const at = left.some(({ id }) => id === step.id)
+        ? left.findIndex(({ id }) => id === step.id)
+        : left.findIndex(same);
+      if (at < 0) return;
+      left.splice(at, 1);
+      const kept = this.kept[i];
+      if (kept) kept[level]++;
+    });
+  }
+
+  /** Share of the runs in which each step stayed, by level. */
+  stayed(): Stays[] {
+    const share = (count: number) => Number((count / Math.max(1, this.runs)).toFixed(4));
+    return this.kept.map(({ kind, type, model }) => ({ kind: share(kind), type: share(type), model: share(model) }));
   }
 
   /** What took each step's place most often, by id; null where nothing did. */
@@ -83,16 +111,57 @@ export class Robustness {
   }
 }
 
-/** A plan with how often each step stayed, and what it is close to. */
+/** How sure a step is: the share of plans made again that have such a knife, and what is said of it. */
+export interface Sureness {
+  share: number;
+  words: string[];
+}
+
+/** How sure each step is so far, in the order of the steps. */
+export function surenessOf(context: PlanningContext, steps: readonly Candidate[], doubt: Robustness): Sureness[] {
+  const closest = doubt.closest();
+  return doubt.stayed().map((stays, i) => {
+    const step = steps[i];
+    const rival = context.problem.candidates.find(({ id }) => id === closest[i]);
+    const share = stays.kind;
+    if (step?.action !== 'buy' || !step.type)
+      return {
+        share,
+        words: [`Planned again with other loads and scores, it stays in ${Math.round(100 * share)} of 100.`],
+      };
+    const named = ({ type, blade }: Candidate) => ({
+      type: lowerFirst(type?.name ?? ''),
+      name: blade?.blade.name ?? '',
+    });
+    const lengthMm = isAllRound(step.type) ? lengthOf(step) : null;
+    const about = {
+      kind: calledByKind(step.type),
+      lengthMm,
+      type: named(step).type,
+      rival: rival ? named(rival) : null,
+    };
+    return { share, words: doubtWords(stays, about) };
+  });
+}
+
+/** A plan with how often each step stayed, and what it is close to; a step that mostly goes says so first of all. */
 export function withRobustness(plan: Plan, doubt: Robustness): Plan {
   const stays = perStep(plan, doubt.stayed());
   const closest = perStep(plan, doubt.closest());
+  const round = (share: number) => Number(share.toFixed(2));
   return {
     ...plan,
     steps: plan.steps.map((step, i) => {
       const share = stays[i];
       const close = closest[i];
-      return { ...step, stays: share == null ? null : Number(share.toFixed(2)), ...(close ? { closeTo: close } : {}) };
+      if (!share) return step;
+      return {
+        ...step,
+        stays: round(share.model),
+        staysAs: { kind: round(share.kind), type: round(share.type) },
+        ...(close ? { closeTo: close } : {}),
+        because: [...doubtfulWords(share), ...step.because],
+      };
     }),
   };
 }
