@@ -3,6 +3,7 @@ import { shippedModels } from './models';
 import { reference } from './reference';
 import { readKitchenText, type KitchenFile } from '../src/core/formats/kitchenFile';
 import type { Plan, PlanStep } from '../src/core/formats/planFile';
+import { piecesOf } from '../src/core/formats/planSteps';
 import { planKitchen } from '../src/core/kit/plan/planKitchen';
 import type { SchoolId } from '../src/core/kit/context/schools';
 
@@ -16,7 +17,9 @@ const plan = (file: Partial<KitchenFile>, school?: SchoolId): Plan =>
     shippedModels,
     { school, perturbed: 0 },
   );
-const buys = (p: Plan) => p.steps.filter((s) => s.action === 'buy');
+/** What is bought, a piece each. */
+const buys = (p: Plan) =>
+  p.steps.filter((s) => s.action === 'buy').flatMap((s) => Array.from({ length: piecesOf(s) }, () => s));
 const needs = (p: Plan) => p.steps.filter((s) => s.need === 'need');
 const roleOf = (step: PlanStep | undefined) => reference.types.get(step?.type ?? '')?.role ?? '';
 const is = (step: PlanStep | undefined, ...types: string[]) => types.includes(step?.type ?? '');

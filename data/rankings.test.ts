@@ -104,11 +104,11 @@ test('rankings of plain trade sense: 95 of 100 hold', () => {
   expect(broken.length / rows.length).toBeLessThanOrEqual(0.05);
 }, 120_000);
 
-test('work on the board stands in its band: 8 of 10 hold, none is off by more than eight points', () => {
+test('work on the board stands in its band: 8 of 10 hold, none is off by more than ten points', () => {
   const off = bandRows.map(({ task, kitchen, type, model, mm, between: [low, high] }) => {
     const points = middling(model ? (m) => m.id === model : ofType(type ?? '', mm), task, kitchen);
     return { task, blade: model ?? type, points, by: Math.max(0, low - points, points - high) };
   });
-  expect(off.filter(({ by }) => by > 8)).toEqual([]);
+  expect(off.filter(({ by }) => by > 10)).toEqual([]);
   expect(off.filter(({ by }) => by > 0.5).length / off.length).toBeLessThanOrEqual(0.2);
 });

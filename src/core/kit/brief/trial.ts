@@ -41,6 +41,7 @@ const TELLING = 0.98;
 export class Trial {
   private readonly kit: KitValue;
   private readonly before: number;
+  private unmarked: number | undefined;
   private readonly known = new Map<string, number>();
 
   constructor(
@@ -68,7 +69,18 @@ export class Trial {
     const made = candidateFor(this.context, { ...blade, priceMinor: this.pick.priceMinor });
     if (!made) return null;
     const { owned, counts } = this.context;
-    return besideOwned([made], owned, this.context, counts)[0] ?? null;
+    const beside = besideOwned([made], owned, this.context, counts)[0];
+    return beside ? { ...beside, ...this.marks(made) } : null;
+  }
+
+  /** What is marked of knives for sale beside one another, taken over from the step: wishes, and work that no general knife does. */
+  private marks(made: Candidate): Pick<Candidate, 'dislike' | 'isRescuer'> {
+    this.unmarked ??= candidateFor(this.context, this.pick)?.dislike ?? 0;
+    const more = (this.step.dislike ?? 0) - this.unmarked;
+    return {
+      dislike: (made.dislike ?? 0) + more,
+      ...(this.step.isRescuer === undefined ? {} : { isRescuer: this.step.isRescuer }),
+    };
   }
 
   /** Coverage's worth lost with another blade at the same price, in points; Infinity where nobody here could have it put right. */

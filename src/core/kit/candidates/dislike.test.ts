@@ -33,7 +33,8 @@ test('where leftover money is to go into the main knife a general one is paid mo
   const alike = moneyScale(contextOf({ budget: { total: 500 } }).kitchen);
   expect(scale).toEqual(alike);
   const dear = { ...gyuto, priceMinor: 40_000 };
-  expect(costOf({ ...dear, isMain: false }, scale) / costOf(dear, scale)).toBeCloseTo(WORTH.mainKnife.value, 1);
+  const paid = (c: typeof dear) => costOf(c, scale) - WORTH.filler.value - (c.dislike ?? 0);
+  expect(paid({ ...dear, isMain: false }) / paid(dear)).toBeCloseTo(WORTH.mainKnife.value, 1);
   expect(bread.isMain).toBeUndefined();
 });
 

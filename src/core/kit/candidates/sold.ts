@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../blade/schema';
-import { EDGE, WORTH } from '../../constants';
+import { EDGE, LOAD, WORTH } from '../../constants';
 import { rescued } from '../demand/rescue';
 import { isGroundTooAcute, isSharpened } from '../../edge/keenness';
 import { byWishes } from '../../fit/wishes';
@@ -63,7 +63,11 @@ const forSale = (making: Making, models: readonly BladeModel[]): Candidate[] =>
 /** Marks what does pressing work well that is a struggle for every general knife among `knives`. */
 function withRescuers(knives: Candidate[], { loads }: Making): Candidate[] {
   const general = knives.filter(({ type }) => isAllRound(type));
-  const hard = rescued(loads).filter((t) => general.every(({ scores }) => (scores[t] ?? 0) < WORTH.needFrom.value));
+  const isMuch = (t: number) =>
+    (loads[t]?.minutesPerWeek ?? 0) >= WORTH.rescuerMinutes.value || (loads[t]?.matters ?? 0) >= LOAD.pressing.value;
+  const hard = rescued(loads).filter(
+    (t) => isMuch(t) && general.every(({ scores }) => (scores[t] ?? 0) < WORTH.needFrom.value),
+  );
   const does = ({ scores }: Candidate) => hard.some((t) => (scores[t] ?? 0) >= WORTH.likeCap.value);
   return hard.length === 0 ? knives : knives.map((knife) => (does(knife) ? { ...knife, isRescuer: true } : knife));
 }

@@ -202,7 +202,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const known = keptOf(before, scoredFor, making);
   const sold = known?.sold ?? knivesForSale(making);
   const buyable = buyableOf(sold, making);
-  const tools = toolSteps(making).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
+  const tools = toolSteps(making, owned).filter((c) => school === 'free' || isSchoolTool(school, c, loads));
   const beside = [...careSteps(making, owned), ...tools];
   const demand = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
   const given = givenRows(making);

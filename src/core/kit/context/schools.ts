@@ -87,11 +87,8 @@ const PLACES: Record<Exclude<SchoolId, 'free' | 'boxed-set'>, PlaceRule[]> = {
   ],
 };
 
-/**
- * The first knife of a kitchen that takes meat or fish to the board as well: a general knife, which has a point, or a vegetable cleaver, whose weight and
- * width stand in for one; not a nakiri alone.
- */
-export const firstGeneral: PlaceRule = need((c) => general(c) || type(c, 'veg-cleaver'));
+/** The first knife of a kitchen that takes meat or fish to the board as well: a general knife, which has a point (handbook 10.4). */
+export const firstGeneral: PlaceRule = need(general);
 
 /** Open places, with what the second knife is to be: the first knife is a general one, owned or bought. */
 function openPlaces(most: number, second: Second | null, generalsOwned: number): PlaceRule[] {

@@ -27,8 +27,6 @@ export interface Doubted {
 
 /**
  * How sure a purchase is, at each level at which a person chooses: that such a knife is right, which kind of it, which model.
- *
- * @example doubtWords({ kind: 0.96, type: 0.5, model: 0.3 }, …) // ['A general knife of about 210 mm is right in 96 of 100 plans …', …]
  */
 export function doubtWords(
   { kind, type, model }: Stays,

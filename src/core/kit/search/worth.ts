@@ -72,7 +72,7 @@ export function costOf(step: Candidate, scale: MoneyScale, priceMinor = step.pri
   const point = step.isMain === true ? pointMinor * WORTH.mainKnife.value : pointMinor;
   const paid = (priceMinor + (isThing(step) ? keepMinor : 0)) / (100 * point);
   const least = step.isAgain && !inNumbers ? leastAgain(step) : WORTH.halfPoint.value;
-  const filler = isThing(step) && step.isRescuer !== true && step.action !== 'tool' ? WORTH.filler.value : 0;
+  const filler = isThing(step) && step.isRescuer !== true ? WORTH.filler.value : 0;
   return Math.max(least, paid + filler + (step.dislike ?? 0)) + dearer(priceMinor, scale);
 }
 
