@@ -17,7 +17,7 @@ export interface Effort {
 export const ROUGH: Effort = { nodes: 0 };
 
 /** Answers within a frame: the exact search is made among the likeliest candidates. */
-export const QUICK: Effort = { nodes: 5, rootSteps: 18, among: 32 };
+export const QUICK: Effort = { nodes: 16, rootSteps: 24, among: 48 };
 
 export const THOROUGH: Effort = { nodes: 1000 };
 
