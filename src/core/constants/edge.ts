@@ -121,5 +121,4 @@ export const UPKEEP = {
     heavyYears: c(2, 'years', 'one in heavy use', 'handbook'),
     heavyMinutes: c(60, 'min a week', 'what counts as heavy', 'house judgement'),
   },
-  boardLeavesEur: c(18, 'EUR', 'a board is bought first where so much is left for a knife', 'house judgement'),
 } as const;

@@ -142,7 +142,7 @@ export const GUIDANCE = {
   caution: c(5, 'load', 'work that can hurt a blade is named from here on', 'house judgement'),
   waitedFor: c(0.15, 'share', 'a knife waited for more often than this is wanted twice', 'house judgement'),
   often: c(0.5, 'chance', 'from here on it happens often', 'house judgement'),
-  cureAdds: c(10, 'score', 'what the cheapest way out of a struggle adds at least', 'house judgement'),
+  cureAdds: c(10, 'score', 'what a cure of badly served work adds at least', 'house judgement'),
 } as const;
 
 /** Constants of what is said for a purchase, and of what stays badly served (handbook 10.5). */

@@ -6,7 +6,7 @@ import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
 import { MOST } from '../../core/formats/kitchenBounds';
-import { CONDITIONS, USES } from '../../core/formats/kitchenWords';
+import { CONDITIONS, KEEPINGS, USES } from '../../core/formats/kitchenWords';
 import { givenAway } from '../../core/kitchen/changes';
 import type { Drawer, DrawerKnife, DrawerVerdict } from '../../core/kit/drawer/drawer';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -28,6 +28,12 @@ const VERDICT_WORDS: Record<DrawerVerdict, string> = {
   repair: 'Repair',
   'give-away': 'Give away',
   retire: 'Retire',
+};
+/** What a knife is kept for. */
+const KEPT_FOR: Record<(typeof KEEPINGS)[number], string> = {
+  use: 'for use',
+  keepsake: 'a keepsake, not used',
+  lend: 'for lending and rough work',
 };
 /** Tools that do a blade's work; they count in the plan. */
 const TOOLS = ['peeler', 'shears', 'fish-scaler', 'bench-scraper'];
@@ -158,6 +164,16 @@ function Knife({ knife, read, currency, onChange, onRemove }: KnifeProps) {
           onChange={(e) => {
             const use = USES.find((u) => u === e.currentTarget.value);
             if (use) onChange({ use });
+          }}
+        />
+        <NativeSelect
+          aria-label={`What the ${name.toLowerCase()} is kept for`}
+          size="xs"
+          value={knife.keep ?? 'use'}
+          data={KEEPINGS.map((value) => ({ value, label: KEPT_FOR[value] }))}
+          onChange={(e) => {
+            const keep = KEEPINGS.find((k) => k === e.currentTarget.value);
+            if (keep) onChange({ keep: keep === 'use' ? undefined : keep });
           }}
         />
         <Button size="compact-sm" variant="default" aria-label={`Remove the ${name.toLowerCase()}`} onClick={onRemove}>

@@ -1,4 +1,4 @@
-import { EDGE, UPKEEP } from '../../constants';
+import { EDGE } from '../../constants';
 import { taskLoads } from '../../load/load';
 import type { EdgeCare } from '../../edge/keenness';
 import { workingCooks } from '../../fit/cook';
@@ -23,15 +23,14 @@ export function withoutChildren(kitchen: Kitchen): Kitchen {
   return children === 0 ? kitchen : { ...kitchen, cooksAtOnce: Math.max(1, kitchen.cooksAtOnce - children) };
 }
 
-/** A glass or stone board gives way to a wooden one before any knife is bought, where the money leaves something for a knife (handbook 8.5). */
+/** A glass or stone board gives way to a wooden one before any knife is bought, wherever the money reaches for it (handbook 10.6). */
 export function withBoard(kitchen: Kitchen, reference: Reference): { kitchen: Kitchen; boardMinor: number } {
   const board = reference.tools.get('board');
   const hard = kitchen.board.material === 'glass' || kitchen.board.material === 'stone';
   if (!hard || !board || kitchen.limits.never.includes(board.id)) return { kitchen, boardMinor: 0 };
   const inKitchen = (minor: number) => convertMinor(minor, CATALOGUE_CURRENCY, kitchen.currency);
   const boardMinor = inKitchen(board.priceMinor);
-  const leaves = (kitchen.budgetMinor ?? Infinity) - boardMinor;
-  if (leaves < inKitchen(100 * UPKEEP.boardLeavesEur.value)) return { kitchen, boardMinor: 0 };
+  if (boardMinor > (kitchen.budgetMinor ?? Infinity)) return { kitchen, boardMinor: 0 };
   return { kitchen: { ...kitchen, board: { ...kitchen.board, material: 'wood' } }, boardMinor };
 }
 

@@ -14,8 +14,14 @@ export function warningsFor(context: PlanningContext, steps: readonly Candidate[
     warnings.push(
       'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
     );
-  if (context.boardMinor > 0 || board.material === 'glass' || board.material === 'stone')
-    warnings.push('A glass or stone board ruins every edge within days: get a wooden or rubber one before any knife.');
+  const ruins = 'A glass or stone board ruins every edge within days';
+  if (context.boardMinor > 0) warnings.push(`${ruins}: the wooden or rubber one in this plan comes before any knife.`);
+  else if (board.material === 'glass' || board.material === 'stone')
+    warnings.push(
+      kitchen.limits.never.includes('board')
+        ? `${ruins}: get a wooden or rubber one before any knife.`
+        : `${ruins}: save for a wooden or rubber one first, the money does not reach for it here.`,
+    );
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');
   if (habits.storage === 'loose')
