@@ -94,7 +94,13 @@ test('a step is swapped, excluded, put in another order with its cost told, boug
 
 test('a roll of more pockets than the window shows says so, and turns to the last and back by keys', async () => {
   const { page, errors } = await visitor(browser);
-  await openPlan(page, 'saltstair-supper-house');
+  const owned = ['gyuto', 'nakiri', 'petty', 'paring', 'bread', 'carving', 'fillet', 'deba', 'utility', 'slicer'];
+  await openPlan(page, {
+    format: 'scabbard.kitchen',
+    version: 1,
+    owned: owned.map((type) => ({ type, condition: 'keen', use: 'daily' })),
+    cooking: { mealsPerWeek: 7, tasks: [{ id: 'roast-carve', times: 1, per: 'week' }] },
+  });
   const [turn] = await page.$$('xpath///button[contains(., "pockets: turn the roll")]');
   const many = await page.$$eval('section[aria-label="Your knife roll"] li', (all) => all.length);
   expect(await turn?.evaluate((button) => button.textContent)).toBe(`${many} pockets: turn the roll`);
@@ -150,7 +156,10 @@ test('ten schools side by side, one taken over with a click; a disagreement take
   await (await page.waitForSelector('xpath///button[.//b[text()="Petty"]]'))?.click();
   await page.waitForSelector('xpath///button[@aria-pressed="true"][.//b[text()="Petty"]]');
   await saved(page);
-  expect((await fileOf(page, id)).limits).toMatchObject({ school: 'classic-three', never: ['paring'] });
+  expect((await fileOf(page, id)).limits).toMatchObject({
+    school: 'classic-three',
+    never: ['paring', 'birds-beak', 'folding'],
+  });
   await page.waitForFunction(() => /the set wins|singles win/.test(document.querySelector('table')?.textContent ?? ''));
   expect(errors).toEqual([]);
 });

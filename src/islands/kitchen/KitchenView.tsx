@@ -235,7 +235,7 @@ function Answered({ id, kitchen, update, worker, answer, planner, opened, story 
       {arranging && <Arrange plan={plan} must={kitchen.limits?.must ?? []} update={update} />}
       <Roll
         {...{ plan, owned, ownedFile, catalogue }}
-        stays={sure?.steps.map((step) => step?.share ?? null) ?? null}
+        inDoubt={sure?.steps.map((step) => step?.inDoubt ?? false) ?? null}
         open={opened.step?.order ?? null}
         onOpen={opened.openAt}
       />

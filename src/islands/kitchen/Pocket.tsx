@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
-import { DOUBT } from '../../core/constants';
 import { drawKnife } from '../../core/drawing/knife';
 import type { Drawing as CoreDrawing } from '../../core/drawing/shape';
 import { drawTool } from '../../core/drawing/tool';
@@ -18,8 +17,8 @@ export interface PocketContent {
   blade: BladeModel | null;
   title: string;
   condition?: string;
-  /** Share of the plans made again that have such a knife; null until it is known. */
-  stays: number | null;
+  /** Most plans made again are without such a knife. */
+  inDoubt: boolean;
 }
 
 const DOES: Record<PlanStep['action'], string> = {
@@ -81,7 +80,7 @@ interface Props {
   onOpen: (order: number) => void;
 }
 
-function Words({ content: { step, blade, title, condition, stays }, currency }: Pick<Props, 'content' | 'currency'>) {
+function Words({ content: { step, blade, title, condition, inDoubt }, currency }: Pick<Props, 'content' | 'currency'>) {
   const { length, told } = useLengths();
   return (
     <span className={css.words}>
@@ -89,7 +88,7 @@ function Words({ content: { step, blade, title, condition, stays }, currency }: 
         {step ? (
           <>
             <b className="figure">{step.order}</b> {DOES[step.action]}
-            {stays !== null && stays < DOUBT.doubtful.value && ', in doubt'}
+            {inDoubt && ', in doubt'}
           </>
         ) : (
           `Keep, ${condition ?? ''}`

@@ -15,7 +15,8 @@ interface Props {
   owned: BladeModel[];
   ownedFile: OwnedFile[];
   catalogue: Map<string, BladeModel>;
-  stays: readonly (number | null)[] | null;
+  /** Which steps most plans made again are without; null until it is known. */
+  inDoubt: readonly boolean[] | null;
   open: number | null;
   onOpen: (order: number) => void;
 }
@@ -34,7 +35,7 @@ interface Group {
 }
 
 /** What is kept, what is needed and what is wanted, pocket by pocket; empty groups are left out. */
-function groupsOf({ plan, owned, ownedFile, catalogue, stays }: Props): Group[] {
+function groupsOf({ plan, owned, ownedFile, catalogue, inDoubt }: Props): Group[] {
   const contents = plan.steps.map((step): PocketContent => {
     const blade = step.owned !== undefined ? owned[step.owned] : step.model ? catalogue.get(step.model) : undefined;
     return {
@@ -42,7 +43,7 @@ function groupsOf({ plan, owned, ownedFile, catalogue, stays }: Props): Group[] 
       step,
       blade: blade ?? null,
       title: counted(step, titleOf(step.name, step.lengthMm, step.type)),
-      stays: stays?.[step.order - 1] ?? null,
+      inDoubt: inDoubt?.[step.order - 1] ?? false,
     };
   });
   const inSteps = new Set(plan.steps.flatMap((s) => (s.owned === undefined ? [] : [s.owned])));
@@ -50,7 +51,7 @@ function groupsOf({ plan, owned, ownedFile, catalogue, stays }: Props): Group[] 
     if (inSteps.has(i)) return [];
     const condition = ownedFile[i]?.condition ?? 'serviceable';
     const title = titleOf(blade.name, blade.lengthMm, blade.type);
-    return [{ key: `owned-${i}`, step: null, blade, title, condition, stays: null }];
+    return [{ key: `owned-${i}`, step: null, blade, title, condition, inDoubt: false }];
   });
   return [
     { name: 'Yours already', items: kept },

@@ -62,7 +62,7 @@ const rollOf = ({ plan, owned }: Answer, file: KitchenFile) =>
     <Roll
       {...{ plan, owned, catalogue }}
       ownedFile={file.owned ?? []}
-      stays={null}
+      inDoubt={null}
       open={null}
       onOpen={() => undefined}
     />,
@@ -189,7 +189,7 @@ describe('a step opened', () => {
   test('how sure it is: what the worker says of it, and how many plans were tried', () => {
     if (!bought) throw new Error('nothing is bought');
     const said = 'A general knife of about 210 mm is right in 96 of 100 plans.';
-    const steps = answer.plan.steps.map(() => ({ share: 0.96, words: [said, 'Which model hardly matters.'] }));
+    const steps = answer.plan.steps.map(() => ({ inDoubt: false, words: [said, 'Which model hardly matters.'] }));
     const sure = { done: 50, of: 200, steps };
     const { words } = story(answer, bought, sure);
     expect(words).toContain(`${said} Which model hardly matters.`);

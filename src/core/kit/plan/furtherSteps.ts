@@ -11,7 +11,7 @@ import type { PlanningContext } from '../context/planningContext';
 /** A step that cuts nothing but keeps the kit. */
 export const upkeepStep = (
   { kitchen }: PlanningContext,
-  { tool, priceMinor, need, why }: Upkeep,
+  { tool, priceMinor, need, why, gain }: Upkeep,
   coverageAfter: number,
 ): PlanStep => ({
   ...BLANK_STEP,
@@ -22,6 +22,7 @@ export const upkeepStep = (
   name: tool.name,
   price: fromMinor(priceMinor, kitchen.currency),
   coverageAfter: round(coverageAfter, 3),
+  gain: round(gain, 3),
   because: [why],
   upkeep: true,
 });

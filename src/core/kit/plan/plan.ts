@@ -13,6 +13,7 @@ import { savingUp } from './savingUp';
 import { lengthWanted } from './reasons';
 import { WORTH } from '../../constants';
 import { upkeepFor } from './upkeep';
+import { honingAdvice } from './honing';
 import { warningsFor } from './warnings';
 import { pointPrice, pointsPaid } from '../search/worth';
 import type { PlanningContext } from '../context/planningContext';
@@ -183,7 +184,11 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     },
     unserved: unserved(context, all),
     lengthWanted: lengthWanted(context),
-    warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, yearly)],
+    warnings: [
+      ...warningsFor(context, all, unmet),
+      ...upkeepWarning(context, all, yearly),
+      ...honingAdvice(context, all),
+    ],
     assumed: [...context.assumed, ...keptWords(context)],
     ...(copies.length > 0 ? { copies } : {}),
     ...(tried.length > 0 ? { tried } : {}),

@@ -51,6 +51,22 @@ describe('what keeps the kit', () => {
     );
   });
 
+  test('a rod tells what rests on it; where nobody hones it is named when it is worth its price, unless no rod is wanted', () => {
+    const busy = {
+      cooking: { mealsPerWeek: 21, portions: 8 },
+      budget: { total: 900 },
+      limits: { steel: 'soft-stainless' as const },
+    };
+    const [rod] = upkeep({ ...busy, habits: { honing: 'steel' } });
+    expect(rod?.gain).toBeGreaterThan(0);
+    expect(rod?.because[0]).toMatch(/Six light strokes a side .* \d+\.\d points rest on it/);
+    const advice = (file: Partial<KitchenFile>) =>
+      plan(fileOf({ ...busy, ...file })).warnings.filter((warning) => warning.includes('average keenness'));
+    expect(advice({})[0]).toMatch(/^A steel rod at €\d+ would .* about \d+\.\d points for six light strokes/);
+    for (const refused of [{ tastes: { rod: 'never' as const } }, { habits: { honing: 'steel' as const } }])
+      expect(advice(refused)).toEqual([]);
+  });
+
   test('it takes no money from knives, and how sure a step is stands beside that step', () => {
     const tight = {
       budget: { total: 60 },

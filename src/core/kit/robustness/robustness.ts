@@ -111,9 +111,9 @@ export class Robustness {
   }
 }
 
-/** How sure a step is: the share of plans made again that have such a knife, and what is said of it. */
+/** How sure a step is: whether most plans made again are without such a knife, and what is said of it. */
 export interface Sureness {
-  share: number;
+  inDoubt: boolean;
   words: string[];
 }
 
@@ -123,12 +123,11 @@ export function surenessOf(context: PlanningContext, steps: readonly Candidate[]
   return doubt.stayed().map((stays, i) => {
     const step = steps[i];
     const rival = context.problem.candidates.find(({ id }) => id === closest[i]);
-    const share = stays.kind;
-    if (step?.action !== 'buy' || !step.type)
-      return {
-        share,
-        words: [`Planned again with other loads and scores, it stays in ${Math.round(100 * share)} of 100.`],
-      };
+    const inDoubt = stays.kind < DOUBT.doubtful.value;
+    if (step?.action !== 'buy' || !step.type) {
+      const share = Math.round(100 * stays.kind);
+      return { inDoubt, words: [`Planned again with other loads and scores, it stays in ${share} of 100.`] };
+    }
     const named = ({ type, blade }: Candidate) => ({
       type: lowerFirst(type?.name ?? ''),
       name: blade?.blade.name ?? '',
@@ -140,7 +139,7 @@ export function surenessOf(context: PlanningContext, steps: readonly Candidate[]
       type: named(step).type,
       rival: rival ? named(rival) : null,
     };
-    return { share, words: doubtWords(stays, about) };
+    return { inDoubt, words: doubtWords(stays, about) };
   });
 }
 
