@@ -133,6 +133,13 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
   return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
 }
 
+/** What is told only where there is something of it: copies wanted, and what trying knives changed. */
+function besides(context: PlanningContext, all: readonly Candidate[]): Pick<Plan, 'copies' | 'tried'> {
+  const copies = copiesWanted(context, all);
+  const tried = triedWords(context, all);
+  return { ...(copies.length > 0 ? { copies } : {}), ...(tried.length > 0 ? { tried } : {}) };
+}
+
 /** Plans a kitchen that has been laid out. */
 export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: given }: PlanOptions = {}): Plan {
   const { kitchen, problem } = context;
@@ -153,8 +160,6 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     upkeep.filter((each) => each.need === need).map((each) => upkeepStep(context, each, coverageAfter));
   const totalMinor = upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor);
   const yearly = yearlyUpkeep(context, all);
-  const copies = copiesWanted(context, all);
-  const tried = triedWords(context, all);
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -190,8 +195,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
       ...honingAdvice(context, all),
     ],
     assumed: [...context.assumed, ...keptWords(context)],
-    ...(copies.length > 0 ? { copies } : {}),
-    ...(tried.length > 0 ? { tried } : {}),
+    ...besides(context, all),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },
   };
