@@ -1,6 +1,8 @@
 import { Button } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Plan } from '../../core/formats/planFile';
+import { piecesOf } from '../../core/formats/planSteps';
+import { upperFirst } from '../../core/text/case';
 import { nextQuestion, type Question } from '../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor, toMinor } from '../../core/money/currency';
 import type { QuestionProps } from '../shared/useKitchen';
@@ -28,18 +30,24 @@ function roundIn(euros: number, currency: string): number {
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
 
-/** The kit in one sentence. */
+const inNumber = (count: number) => (NUMBERS[count] ?? String(count)).toLowerCase();
+const knivesIn = (count: number) => (count === 1 ? 'one knife' : `${inNumber(count)} knives`);
+
+/** What is done, in one sentence and in its order: put right what is owned, then buy. */
 export function kitInWords({ steps, spent, currency, coverage }: Plan): string {
-  const knives = steps.filter((step) => step.action === 'buy');
-  const [first] = knives;
-  if (!first)
-    return steps.length === 0
-      ? 'Nothing to buy: what you have does it.'
-      : `No knife to buy; ${percent(coverage.all)} of your cutting done well.`;
-  const count = NUMBERS[knives.length] ?? String(knives.length);
+  const bought = steps.filter((step) => step.action === 'buy');
+  const putRight = steps.filter(({ action }) => action === 'sharpen' || action === 'repair').length;
+  const [first] = bought;
+  const done = `${percent(coverage.all)} of your cutting done well`;
+  if (!first) {
+    if (steps.length === 0) return 'Nothing to buy: what you have does it.';
+    return putRight > 0 ? `Put ${knivesIn(putRight)} right and buy none: ${done}.` : `No knife to buy; ${done}.`;
+  }
+  const pieces = bought.reduce((sum, step) => sum + piecesOf(step), 0);
   const lead = typeName(first.type ?? '').toLowerCase();
-  const does = `${percent(coverage.all)} of your cutting done well for ${money(spent, currency)}`;
-  return knives.length === 1 ? `One knife, a ${lead}: ${does}.` : `${count} knives, the ${lead} first: ${does}.`;
+  const buys = pieces === 1 ? `one knife, a ${lead}` : `${knivesIn(pieces)}, the ${lead} first`;
+  const what = putRight > 0 ? `Put ${knivesIn(putRight)} right, then buy ${buys}` : upperFirst(buys);
+  return `${what}: ${done} for ${money(spent, currency)}.`;
 }
 
 /** The one question most worth answering next: the money at once, the others on their page. */

@@ -228,9 +228,17 @@ test('the kit in a sentence counts knives, names the first and says what is spen
   expect(said).toContain('first');
   expect(kitInWords({ ...plan, steps: knives.slice(0, 1) })).toMatch(/^One knife, a /);
   expect(kitInWords({ ...plan, steps: [] })).toBe('Nothing to buy: what you have does it.');
-  expect(kitInWords({ ...plan, steps: plan.steps.map((step) => ({ ...step, action: 'sharpen' as const })) })).toMatch(
-    /^No knife to buy; \d+\s?% of your cutting done well\.$/,
+  const [own, ...others] = plan.steps.map((step) => ({ ...step, action: 'sharpen' as const }));
+  if (!own) throw new Error('nothing is planned');
+  // what is owned is put right before anything is bought
+  expect(kitInWords({ ...plan, steps: [own, ...others] })).toMatch(
+    /^Put \w+ knives right and buy none: \d+\s?% of your cutting done well\.$/,
   );
+  expect(kitInWords({ ...plan, steps: [own, ...plan.steps.slice(1)] })).toMatch(
+    /^Put one knife right, then buy \w+ knives, the [a-z’' ]+ first: /,
+  );
+  const service = { ...own, action: 'service' as const };
+  expect(kitInWords({ ...plan, steps: [service] })).toMatch(/^No knife to buy; \d+\s?% of your cutting done well\.$/);
 });
 
 test('the next question is about money until that is said, in round amounts of the kitchen’s money', () => {
