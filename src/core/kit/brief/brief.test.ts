@@ -77,7 +77,7 @@ describe('ranges', () => {
           Math.max(limits[0], value - 2 * (value - range[0])),
           Math.min(limits[1], value + 2 * (range[1] - value)),
         ];
-        // angles are told in whole degrees, and may come down to one
+        // the range of an angle may come down to a single value
         const least = figure === 'edgeAngleDeg' ? -1 : 0;
         expect(range[1] - range[0], `${trial.pick.id} ${figure}`).toBeGreaterThan(least);
       }

@@ -13,7 +13,7 @@ const STEP: Record<BriefFigure, number> = {
   hrc: 0.5,
   spineHeelMm: 0.1,
   behindEdgeMm: 0.02,
-  edgeAngleDeg: 1,
+  edgeAngleDeg: 0.5,
 };
 
 /** A blade with one figure changed and what hangs by it: the taper of its spine, the back of an even edge. */
