@@ -98,6 +98,7 @@ export const PEOPLE = {
   rawBesideVegetables: c(0.05, 'share', 'raw flesh cut while vegetables wait', 'house judgement'),
   rawOwnKnife: c(0.3, 'share', 'the same where raw meat has a knife of its own', 'house judgement'),
   leastRole: c(0.004, 'share', 'a further knife wanted more seldom than this is not counted', 'house judgement'),
+  inNumbersFrom: c(3, 'people', 'from so many at work kinds of knife are counted, and any number of each', 'handbook'),
   sharedFrom: c(3, 'people', 'with so many at work knives go from hand to hand', 'house judgement'),
   apart: c(3, 'people', 'at once, each served for their own hand; of more the mean of the hands decides', 'handbook'),
   classes: c(3, 'hands', 'more different hands than this are counted as so many', 'house judgement'),

@@ -25,7 +25,7 @@ test('a kitchen’s bounds, words and lists are told', () => {
           },
         },
       },
-      cooksAtOnce: { type: 'integer', minimum: 1, maximum: 12 },
+      cooksAtOnce: { type: 'integer', minimum: 1, maximum: 60 },
       name: { type: 'string', minLength: 1, maxLength: 80 },
     },
   });

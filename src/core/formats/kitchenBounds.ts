@@ -7,7 +7,7 @@ export const BOUNDS = {
   heelHeightMm: [10, 130],
   boardLengthMm: [150, 1500],
   boardWidthMm: [100, 1000],
-  cooksAtOnce: [1, 12],
+  cooksAtOnce: [1, 60],
   visitsPerYear: [0, 52],
   sharpenAtMostEveryWeeks: [0.5, 104],
   mealsPerWeek: [0, 2000],

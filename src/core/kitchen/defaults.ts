@@ -25,9 +25,8 @@ export const DEFAULTS = {
   budgetEur: 250,
   /** A monthly amount without a total is counted over this many months. */
   months: 24,
+  /** Knives for one or two at work; kinds of knife, any number of each, for more. */
   maxKnives: 6,
-  /** Most knives a kit may have, however many cook. */
-  mostKnives: 12,
   /** Guests asked less often than this, times a year, are served from what is there. */
   guestsPerYear: 6,
 } as const;

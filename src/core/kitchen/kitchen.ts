@@ -1,6 +1,7 @@
 import type { BladeModel, Steel } from '../blade/schema';
 import type { Dish } from '../cutting/dish';
 import type { Avoidable } from '../cutting/words';
+import { PEOPLE } from '../constants';
 import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
 import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
@@ -302,8 +303,14 @@ function completeMoney({ budget, owned = [] }: KitchenFile, currency: string, as
 }
 
 function completeLimits({ limits = {}, cooksAtOnce = 1 }: KitchenFile, assumed: string[]): Limits {
-  const usualMost = Math.min(DEFAULTS.mostKnives, DEFAULTS.maxKnives + cooksAtOnce - 1);
-  if (limits.maxKnives === undefined) assumed.push(`At most ${usualMost} knives.`);
+  const inKinds = cooksAtOnce >= PEOPLE.inNumbersFrom.value;
+  const usualMost = inKinds ? DEFAULTS.maxKnives : DEFAULTS.maxKnives + cooksAtOnce - 1;
+  if (limits.maxKnives === undefined)
+    assumed.push(
+      inKinds
+        ? `At most ${usualMost} kinds of knife, as many of each as the people at work want.`
+        : `At most ${usualMost} knives.`,
+    );
   return {
     maxKnives: limits.maxKnives ?? usualMost,
     school: limits.school ?? 'free',

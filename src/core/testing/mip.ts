@@ -33,6 +33,7 @@ class KitProgram {
   readonly #rules: string[] = [];
   readonly #bounds: string[] = [];
   readonly #prices: string[] = [];
+  readonly #kinds: string[] = [];
   /** Names under which each candidate may be had. */
   readonly #taken = new Map<number, string[]>();
   /** What each bought thing is paid, coverage: one figure a name, as the solver counts a name once. */
@@ -210,6 +211,20 @@ class KitProgram {
     return this;
   }
 
+  /** Of the candidates only so many different knives are bought, however many of each. */
+  limitKinds(): this {
+    const { kinds, places } = this.#problem;
+    if (kinds === undefined) return this;
+    const bought = [...this.#taken].filter(([i]) => this.#candidates[i]?.action === 'buy');
+    for (const [i, names] of bought) {
+      this.#rules.push(`${plus(names)} - ${places.length} k_${i} <= 0`);
+      this.#bounds.push(`0 <= k_${i} <= 1`);
+      this.#kinds.push(`k_${i}`);
+    }
+    if (bought.length > 0) this.#rules.push(`${plus(this.#kinds)} <= ${kinds}`);
+    return this;
+  }
+
   keepBudget(): this {
     const { budgetMinor } = this.#problem;
     if (Number.isFinite(budgetMinor) && this.#prices.length > 0)
@@ -222,6 +237,7 @@ class KitProgram {
       ...[...this.#taken.values()].flat(),
       ...this.#sets.map((_, b) => `s_${b}`),
       ...this.#volumes.map((_, v) => `q_${v}`),
+      ...this.#kinds,
     ];
     const costs = [...this.#paid].map(([name, cost]) => `${cost < 0 ? '+' : '-'} ${Math.abs(cost)} ${name}`);
     return [
@@ -256,7 +272,7 @@ function placeKinds({ places }: Problem): PlaceKind[] {
  * every state is served once, and a knife serves one role of a state; what is paid goes off, with two points at least for a second piece for one kind of work.
  */
 export const asProgram = (problem: Problem, offers: readonly Offer[] = []): string =>
-  new KitProgram(problem, offers).fillPlaces().serveRoles().payAgain().keepBudget().text();
+  new KitProgram(problem, offers).fillPlaces().serveRoles().payAgain().limitKinds().keepBudget().text();
 
 /** The highest worth by the general solver; null when no choice keeps the rules. */
 export function bestByProgram(program: string): number | null {

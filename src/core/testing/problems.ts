@@ -128,7 +128,11 @@ export function anyProblem(seed: number, { alike, nested = false, many }: Wild):
   );
   const candidates = [...knives, ...care];
   const places = placesFor(random, n, nested);
+  // in a row of its own, so that the problem is the same with and without a limit of kinds
+  const dice = seeded(seed + 500_000);
+  const kinds = dice() < 0.25 ? { kinds: places.filter((p) => p.required).length + below(dice, 3) } : {};
   return {
+    ...kinds,
     demand: {
       columns: T,
       states: anyStates(random, T, () => (random() < 0.1 ? 0 : (0.05 + random()) / T)),

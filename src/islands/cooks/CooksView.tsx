@@ -6,6 +6,7 @@ import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { cookLeft } from '../../core/kitchen/deeds';
+import { PEOPLE } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/Field';
@@ -20,6 +21,7 @@ import { percent } from '../shared/words';
 import { CookForm } from './CookForm';
 import { handOf } from '../shared/hand';
 import css from './CooksView.module.css';
+import questions from '../shared/Questions.module.css';
 import { LengthDrawing } from './LengthDrawing';
 import { PlaceForm } from './PlaceForm';
 import { useLengths } from '../shared/units';
@@ -109,20 +111,24 @@ function WhichCook({ kitchen, update, cooks, shown, onShow }: WhichCookProps) {
         </Button>
       </div>
       {cooks.length > 1 && (
-        <>
-          <SegmentedControl
-            aria-label="Which cook"
-            value={String(shown)}
-            data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
-            onChange={(value) => onShow(Number(value))}
-          />
-          <Figure
-            label="How many cut at the same time"
-            bounds={BOUNDS.cooksAtOnce}
-            value={kitchen.cooksAtOnce ?? 1}
-            onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
-          />
-        </>
+        <SegmentedControl
+          aria-label="Which cook"
+          value={String(shown)}
+          data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
+          onChange={(value) => onShow(Number(value))}
+        />
+      )}
+      <Figure
+        label="How many cut at the same time"
+        bounds={BOUNDS.cooksAtOnce}
+        value={kitchen.cooksAtOnce ?? 1}
+        onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
+      />
+      {(kitchen.cooksAtOnce ?? 1) >= PEOPLE.inNumbersFrom.value && (
+        <p className={questions.hint}>
+          With so many at work a plan buys several of one knife. The most knives you allow are then kinds of knife, with
+          as many of each as are wanted at once.
+        </p>
       )}
     </>
   );

@@ -1,11 +1,11 @@
 import type { BladeModel } from '../../blade/schema';
-import { GUIDANCE } from '../../constants';
+import { GUIDANCE, PEOPLE } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { isFlesh } from '../../cutting/eaten';
 import type { TaskLoad } from '../../load/load';
-import type { Place } from '../search/problem';
+import type { Place, Problem } from '../search/problem';
 import type { Candidate } from '../candidates/candidate';
-import type { SchoolId, PlaceRule } from './schools';
+import { placesLaidOut, type PlaceRule, type SchoolId } from './schools';
 import type { Reference } from '../../reference';
 import { isAllRound } from '../candidates/kinds';
 import type { OwnedKnife } from '../candidates/owned';
@@ -20,6 +20,37 @@ export function demandedPlaces(kitchen: Kitchen, models: readonly BladeModel[]):
       required: true,
       accepts: (c) => c.action === 'buy' && (modelIds.has(id) ? c.id === id : c.type?.id === id),
     }));
+}
+
+/** Whether so many are at work that the limit of knives counts kinds, any number of each. */
+const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
+  cooksAtOnce >= PEOPLE.inNumbersFrom.value;
+
+/** Most knives a kitchen may buy, copies counted. */
+export const piecesAtMost = (kitchen: Pick<Kitchen, 'cooksAtOnce' | 'cooks' | 'limits'>): number =>
+  kitchen.limits.maxKnives * (isInNumbers(kitchen) ? Math.max(kitchen.cooksAtOnce, kitchen.cooks.length) : 1);
+
+/** What is asked for by name, and as much of the other places as the limit of knives, or of kinds, leaves beside it. */
+export function besideNamed(
+  named: readonly PlaceRule[],
+  others: readonly PlaceRule[],
+  kitchen: Pick<Kitchen, 'cooksAtOnce' | 'limits'>,
+): PlaceRule[] {
+  if (!isInNumbers(kitchen)) return [...named, ...others.slice(0, Math.max(0, others.length - named.length))];
+  const required = others.filter((rule) => rule.required);
+  const kept = required.slice(0, Math.max(0, kitchen.limits.maxKnives - named.length));
+  return [...named, ...kept, ...others.filter((rule) => !rule.required)];
+}
+
+/** The limit of different knives beside some rules, where kinds are counted: as many as a school lays out, and what is required in any case. */
+export function kindsAtMost(
+  { cooksAtOnce, limits }: Pick<Kitchen, 'cooksAtOnce' | 'limits'>,
+  rules: readonly PlaceRule[],
+  school: SchoolId,
+): Pick<Problem, 'kinds'> {
+  if (!isInNumbers({ cooksAtOnce })) return {};
+  const required = rules.filter((rule) => rule.required).length;
+  return { kinds: Math.max(required, Math.min(limits.maxKnives, placesLaidOut(school) ?? Infinity)) };
 }
 
 /** The places of some rules; places that accept the same share one list, so that equal places are tried once. */

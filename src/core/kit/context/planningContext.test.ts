@@ -255,7 +255,8 @@ describe('what a kit is measured against', () => {
 describe('schools and places', () => {
   test('no school lays out more places than knives allowed, and a required place that can be filled is offered something', () => {
     for (const school of SCHOOL_IDS) {
-      for (const most of [1, 3, 12]) expect(schoolPlaces(school, most).length, school).toBeLessThanOrEqual(most);
+      for (const most of [1, 3, 12])
+        expect(schoolPlaces(school, { kinds: most, pieces: most }).length, school).toBeLessThanOrEqual(most);
       const context = contextOf({ budget: { total: null }, limits: { maxKnives: 8 } }, school);
       for (const place of context.problem.places)
         if (place.required) expect(place.fits.length, school).toBeGreaterThan(0);

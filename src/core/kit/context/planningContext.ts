@@ -28,7 +28,16 @@ import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
-import { cutsFlesh, generalsSure, demandedPlaces, placesFor, reduced } from './places';
+import {
+  besideNamed,
+  cutsFlesh,
+  demandedPlaces,
+  generalsSure,
+  kindsAtMost,
+  piecesAtMost,
+  placesFor,
+  reduced,
+} from './places';
 
 /** A kitchen laid out for planning: everything computed once, shared by the plan, its reasons and its doubts. */
 export interface PlanningContext extends Making, Sold {
@@ -172,15 +181,16 @@ function kitPlaces(
   school: SchoolId,
   affordsAll: (rules: readonly PlaceRule[]) => boolean,
 ): PlaceRule[] {
-  const { maxKnives, second } = kitchen.limits;
+  const { second } = kitchen.limits;
+  const most = { kinds: kitchen.limits.maxKnives, pieces: piecesAtMost(kitchen) };
   const named = demandedPlaces(kitchen, models);
   const generals = generalsSure(kitchen, owned, models, reference);
   const isPair = school === 'free' && kitchen.tastes.pair === 'spared-and-abused';
-  const laid = isPair ? pairPlaces(maxKnives) : schoolPlaces(school, maxKnives, second, generals);
+  const laid = isPair ? pairPlaces(most.pieces) : schoolPlaces(school, most, second, generals);
   const chops = kitchen.cooks.some(({ motions }) => motions.chop >= GUIDANCE.chopsFrom.value);
   const wantsGeneral = school === 'free' && second === null && !isPair && generals === 0 && !chops && cutsFlesh(loads);
   const open = wantsGeneral && affordsAll([...named, firstGeneral]) ? [firstGeneral, ...laid.slice(1)] : laid;
-  return [...named, ...open.slice(0, Math.max(0, open.length - named.length))];
+  return besideNamed(named, open, kitchen);
 }
 
 const isExactly = (one: Candidate, required: boolean): PlaceRule => ({ required, accepts: (c) => c === one });
@@ -212,7 +222,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
     const candidates = [...knives, ...beside];
     const extras = beside.map((_, i) => ({ fits: [knives.length + i], required: false }));
     const places = [...placesFor(rules, candidates), ...extras];
-    return { demand, owned, given, candidates, places, budgetMinor, scale };
+    return { demand, owned, given, candidates, places, budgetMinor, scale, ...kindsAtMost(kitchen, rules, school) };
   };
   if (school === 'boxed-set') {
     const allowed = setsForSale(context).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);

@@ -100,34 +100,44 @@ function openPlaces(most: number, second: Second | null, generalsOwned: number):
 }
 
 /** A general knife that is spared: thin and hard, for its owner's herbs, fish and fine dice. */
-export const isSpared = (c: Candidate): boolean =>
+const isSpared = (c: Candidate): boolean =>
   allRound(c) &&
   c.blade !== null &&
   c.blade.hardness >= SCHOOL.sparedFrom.value &&
   c.blade.strength < SCHOOL.abusedFrom.value;
 
 /** One that is abused: soft and sturdy, for squash, guests and whoever else uses the drawer. */
-export const isAbused = (c: Candidate): boolean =>
+const isAbused = (c: Candidate): boolean =>
   allRound(c) && c.blade !== null && c.blade.strength >= SCHOOL.abusedFrom.value && cheap(c);
 
 /** Two general knives chosen together, then as the work asks. */
-export const pairPlaces = (maxKnives: number): PlaceRule[] => [
+export const pairPlaces = (most: number): PlaceRule[] => [
   need(isSpared),
   need(isAbused),
-  ...Array.from({ length: Math.max(0, maxKnives - 2) }, () => may(isBought)),
+  ...Array.from({ length: Math.max(0, most - 2) }, () => may(isBought)),
 ];
 
 type Second = (typeof SECOND_KNIVES)[number];
 
-/** The knife places a school lays out; `free` leaves `maxKnives` open ones, but for what the second knife is to be. */
+const isOpen = (school: SchoolId) => school === 'free' || school === 'boxed-set';
+
+/** How many places a school lays out itself; null where they are open. */
+export const placesLaidOut = (school: SchoolId): number | null => (isOpen(school) ? null : PLACES[school].length);
+
+/**
+ * The knife places a school lays out; `free` leaves open ones, but for what the second knife is to be. `most`: different knives, and pieces with
+ * their copies, which a school's own places take beside the first.
+ */
 export function schoolPlaces(
   school: SchoolId,
-  maxKnives: number,
+  most: { kinds: number; pieces: number },
   second: Second | null = null,
   generalsOwned = 0,
 ): PlaceRule[] {
-  if (school === 'free' || school === 'boxed-set') return openPlaces(maxKnives, second, generalsOwned);
-  return PLACES[school].slice(0, maxKnives);
+  if (isOpen(school)) return openPlaces(most.pieces, second, generalsOwned);
+  const own = PLACES[school].slice(0, most.kinds);
+  const copies = Array.from({ length: most.pieces / most.kinds - 1 }, () => own.map(({ accepts }) => may(accepts)));
+  return [...own, ...copies.flat()];
 }
 
 /** Whether a school buys a tool: what its work needs and no knife does, and the peeler that replaces the small knife. */
@@ -137,4 +147,4 @@ export function isSchoolTool(school: SchoolId, { id }: Candidate, loads: readonl
 }
 
 /** Whether a school's places are also the order in which its supporters buy. */
-export const buysInOrder = (school: SchoolId): boolean => school !== 'free' && school !== 'boxed-set';
+export const buysInOrder = (school: SchoolId): boolean => !isOpen(school);

@@ -8,7 +8,7 @@ import type { BladeTraits } from '../../fit/traits';
 import type { DiaryEntry } from '../../formats/diaryFile';
 import type { EdgeKnife } from '../../formats/edgeFile';
 import type { Plan } from '../../formats/planFile';
-import { pieceRefs, piecesOf, priceOfOne } from '../../formats/planSteps';
+import { pieceRefs, priceOfOne } from '../../formats/planSteps';
 import type { Owned } from '../../kitchen/kitchen';
 import { fromMinor, toMinor } from '../../money/currency';
 import { sharpeningMinor } from '../candidates/making';
@@ -82,12 +82,10 @@ export function keptKnives(context: PlanningContext, plan: Plan): KeptKnife[] {
       },
     ];
   });
-  // copies of one model share the work that goes to it
-  const shared = (id: string, pieces: number): number =>
-    steps.reduce((sum, step, i) => sum + (step.id === id ? (served.steps[i] ?? 0) : 0), 0) / pieces;
-  const bought = planned.flatMap(({ step, candidate: { id, action, blade } }): KeptKnife[] => {
+  const bought = planned.flatMap(({ step, candidate }): KeptKnife[] => {
+    const { action, blade } = candidate;
     if (action !== 'buy' || !blade) return [];
-    const edge = edgeLife(blade.blade, blade.steel, care, shared(id, piecesOf(step)));
+    const edge = edgeLife(blade.blade, blade.steel, care, served.steps[steps.indexOf(candidate)] ?? 0);
     const learned = learnEdge([], edge.halfLifeMinutes);
     const priceMinor = toMinor(priceOfOne(step), context.kitchen.currency);
     const each = {

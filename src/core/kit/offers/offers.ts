@@ -2,7 +2,7 @@ import { showMoney } from '../../money/currency';
 import { atSharedPrice, setsForSale, type SetForSale } from '../candidates/sets';
 import type { VolumeOffer } from '../../catalogue/offers';
 import type { Candidate } from '../candidates/candidate';
-import { affordable, type Place, type Problem, takesKnives } from '../search/problem';
+import { affordable, type Place, type Problem, requiredKnives, takesKnives } from '../search/problem';
 import type { PlanningContext } from '../context/planningContext';
 
 /** Knives that cost less together: a set bought whole, or so many of one maker's. */
@@ -121,11 +121,15 @@ function withVolume(context: PlanningContext, volume: VolumeOffer): PlanningCont
 const subsets = <T>([first, ...rest]: readonly T[]): T[][] =>
   first === undefined ? [[]] : subsets(rest).flatMap((some) => [some, [first, ...some]]);
 
-/** The contexts with an offer taken up, one for each way of doing so; none where the places or the money do not reach for it. */
+/** The contexts with an offer taken up, one for each way of doing so; none where the places, the kinds or the money do not reach for it. */
 export function taking(context: PlanningContext, offer: Offer): PlanningContext[] {
   const contexts = offer.kind === 'set' ? [withSet(context, offer)] : withVolume(context, offer);
   const { unmet } = affordable(context.problem);
-  return contexts.filter((on) => on !== null).filter((on) => affordable(on.problem).unmet <= unmet);
+  return contexts
+    .filter((on) => on !== null)
+    .filter(
+      ({ problem }) => affordable(problem).unmet <= unmet && requiredKnives(problem) <= (problem.kinds ?? Infinity),
+    );
 }
 
 /** A problem with the pieces of sets among its candidates, those that are bought in a set alone too: they may stand in any open place for knives. */

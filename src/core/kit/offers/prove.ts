@@ -1,16 +1,15 @@
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, ROUGH } from '../search/choose';
-import { affordable, type Problem } from '../search/problem';
+import { affordable, type Problem, requiredKnives } from '../search/problem';
 import { ExactSearch, PRECISION, type Proof } from '../search/exact';
 import { type Offer, offersFor, realPrice, taking, wishing } from './offers';
 import {
   chosenOf,
-  ENOUGH_WORK,
+  enoughWork,
   knifePlaces,
   ladder,
   LARGEST_SIZE,
   ofSize,
-  requiredKnives,
   searchAbove,
   type Rung,
   SLICE,
@@ -77,7 +76,7 @@ class OfferSearch {
   }
 
   private get isEnough(): boolean {
-    return this.work >= ENOUGH_WORK;
+    return this.work >= enoughWork(this.context.problem);
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
@@ -183,7 +182,7 @@ const sofar = (context: PlanningContext, { proof }: Rung): Proven => ({
 export function* proveBest(context: PlanningContext): Generator<Proven, Proven> {
   const { problem } = affordable(context.problem);
   const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, { seed: context.seed }).choice);
-  while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield { proof: search.proof(), on: context };
+  while (search.work < enoughWork(problem) && !search.step(SLICE)) yield { proof: search.proof(), on: context };
   const offers = offersFor(context);
   const { rootMultipliers: hint, work } = search;
   const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };

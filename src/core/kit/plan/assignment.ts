@@ -27,7 +27,20 @@ export function serversOf(
   ];
 }
 
-/** Minutes a week that go to each of the steps and of the owned knives once all steps are carried out. */
+/** Shares evenly among the copies of one step what goes to any of them. */
+function sharedByCopies(steps: readonly Candidate[], minutes: readonly number[]): number[] {
+  const all = new Map<Candidate, { minutes: number; pieces: number }>();
+  steps.forEach((step, i) => {
+    const before = all.get(step) ?? { minutes: 0, pieces: 0 };
+    all.set(step, { minutes: before.minutes + (minutes[i] ?? 0), pieces: before.pieces + 1 });
+  });
+  return steps.map((step) => {
+    const { minutes: sum = 0, pieces = 1 } = all.get(step) ?? {};
+    return sum / pieces;
+  });
+}
+
+/** Minutes a week that go to each of the steps and of the owned knives once all steps are carried out; copies of one model share theirs. */
 export function minutesServedBy(
   context: PlanningContext,
   steps: readonly Candidate[],
@@ -46,7 +59,7 @@ export function minutesServedBy(
     add(minutes.steps, by.step, minutesPerWeek);
     if (put !== null) add(minutes.owned, put, minutesPerWeek);
   });
-  return minutes;
+  return { ...minutes, steps: sharedByCopies(steps, minutes.steps) };
 }
 
 /** Minutes a week that go to each of the steps once all are carried out. */

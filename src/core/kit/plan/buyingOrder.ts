@@ -23,17 +23,40 @@ export function bestScores(context: PlanningContext, steps: readonly Candidate[]
   return new Float64Array(context.loads.map((_, t) => rows.reduce((best, row) => Math.max(best, row[t] ?? 0), 0)));
 }
 
-/** Puts the chosen steps in buying order, wants after needs; an order asked for goes before both, and what it costs is told. */
+/** Something to do or buy, in so many pieces. */
+export interface Bought {
+  step: Candidate;
+  pieces: number;
+}
+
+/** Every piece of what is bought, in order. */
+export const piecesEach = (bought: readonly Bought[]): Candidate[] =>
+  bought.flatMap(({ step, pieces }) => Array.from({ length: pieces }, () => step));
+
+/** A kit with its copies counted. */
+function copiesCounted(kit: readonly Candidate[]): Bought[] {
+  const pieces = new Map<Candidate, number>();
+  for (const step of kit) pieces.set(step, (pieces.get(step) ?? 0) + 1);
+  return [...pieces].map(([step, many]) => ({ step, pieces: many }));
+}
+
+/**
+ * Puts the pieces of a kit in buying order, wants after needs; copies of one model are bought together. An order asked for goes before both, and
+ * what it costs is told.
+ */
 export function buyingOrder(
   context: PlanningContext,
   valueOf: ValueOf,
-  chosen: readonly Candidate[],
+  kit: readonly Candidate[],
   asRequired: readonly Candidate[] = [],
-): { steps: { step: Candidate; need: boolean }[]; orderCosts: number | null } {
-  const pick = (indices: readonly number[]) => indices.flatMap((i) => chosen[i] ?? []);
+): { steps: (Bought & { need: boolean })[]; orderCosts: number | null } {
+  const all = copiesCounted(kit);
+  const chosen = all.map(({ step }) => step);
+  const pick = (indices: readonly number[]) => indices.flatMap((i) => all[i] ?? []);
   const pace = paceOf(context);
   const now = valueOf([]);
-  const gains = chosen.map((step) => valueOf([step]) - now);
+  const worthOf = (steps: readonly Bought[]) => valueOf(piecesEach(steps));
+  const gains = all.map((each) => worthOf([each]) - now);
   const leader = Math.max(0, ...gains);
   const generals = chosen.flatMap((step, i) => (isAllRound(step.type) ? [i] : []));
   const strongest = Math.max(0, ...generals.map((i) => gains[i] ?? 0));
@@ -47,35 +70,29 @@ export function buyingOrder(
   const most = chosen.flatMap((step, i) => (step.blade && (gains[i] ?? 0) >= leader - 1e-12 ? [i] : []));
   const first = yours.length > 0 ? yours : leading.length > 0 ? leading : most;
   // a school buys in the order of its places, after what is put right
-  const ranked = (order: readonly Candidate[]) => {
-    const rank = (c: Candidate) =>
-      asRequired.includes(c) ? asRequired.indexOf(c) + 1 : c.owned !== null ? 0 : Infinity;
+  const ranked = (order: readonly Bought[]) => {
+    const rank = ({ step }: Bought) =>
+      asRequired.includes(step) ? asRequired.indexOf(step) + 1 : step.owned !== null ? 0 : Infinity;
     return [...order].sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
   };
-  const freely = pick(
-    bestOrder(
-      chosen.map((s) => s.priceMinor),
-      (steps) => valueOf(pick(steps)),
-      first,
-      pace,
-    ),
-  );
+  const freely = pick(bestOrder(all.map(priceOfAll), (steps) => worthOf(pick(steps)), first, pace));
   const order = buysInOrder(context.school) ? ranked(freely) : freely;
-  const judge = (steps: readonly Candidate[]) =>
-    steps.map((step, i) => ({ step, need: isNeed(context, valueOf, steps.slice(0, i), step, steps.slice(i + 1)) }));
+  const judge = (steps: readonly Bought[]) =>
+    steps.map((each, i) => ({ ...each, need: isNeed(context, valueOf, steps.slice(0, i), each, steps.slice(i + 1)) }));
   const judged = judge(order);
   const inNeed = [...judged.filter(({ need }) => need), ...judged.filter(({ need }) => !need)];
   const sorted = buysInOrder(context.school) ? judged : inNeed;
   const best = context.kitchen.limits.second === 'general' ? generalsFirst(sorted) : sorted;
   const { order: asked } = context.kitchen.limits;
   if (asked.length === 0) return { steps: best, orderCosts: null };
-  const place = (c: Candidate) => (asked.includes(c.id) ? asked.indexOf(c.id) : Infinity);
-  const free = best.map(({ step }) => step);
-  const forced = [...free].sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)));
-  const missing = (steps: readonly Candidate[]) => missingOnTheWay(pace, valueOf, steps);
-  const costs = missing(forced) - missing(free);
+  const place = ({ step }: Bought) => (asked.includes(step.id) ? asked.indexOf(step.id) : Infinity);
+  const forced = [...best].sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)));
+  const missing = (steps: readonly Bought[]) => missingOnTheWay(pace, worthOf, steps);
+  const costs = missing(forced) - missing(best);
   return { steps: judge(forced), orderCosts: Math.max(0, costs) };
 }
+
+const priceOfAll = ({ step, pieces }: Bought): number => pieces * step.priceMinor;
 
 /** Where the second knife is to be a general one, no specialist comes before it. */
 function generalsFirst<T extends { step: Candidate }>(steps: readonly T[]): T[] {
@@ -95,16 +112,17 @@ function paceOf({ kitchen: { perMonthMinor }, problem }: PlanningContext): Pace 
 }
 
 /** Coverage still missing while the steps are waited for, on average, 0–1: what {@link bestOrder} makes small. */
-function missingOnTheWay(pace: Pace, valueOf: ValueOf, steps: readonly Candidate[]): number {
-  const all = valueOf(steps);
+function missingOnTheWay(pace: Pace, worthOf: (steps: readonly Bought[]) => number, steps: readonly Bought[]): number {
+  const all = worthOf(steps);
   let spent = 0;
   let waited = 0;
   let missing = 0;
-  steps.forEach(({ priceMinor }, i) => {
-    const wait = pace(spent, priceMinor);
-    missing += wait * (all - valueOf(steps.slice(0, i)));
+  steps.forEach((each, i) => {
+    const price = priceOfAll(each);
+    const wait = pace(spent, price);
+    missing += wait * (all - worthOf(steps.slice(0, i)));
     waited += wait;
-    spent += priceMinor;
+    spent += price;
   });
   return waited > 0 ? missing / waited : 0;
 }
@@ -116,18 +134,23 @@ function missingOnTheWay(pace: Pace, valueOf: ValueOf, steps: readonly Candidate
 function isNeed(
   context: PlanningContext,
   valueOf: ValueOf,
-  before: readonly Candidate[],
-  step: Candidate,
-  later: readonly Candidate[],
+  earlier: readonly Bought[],
+  { step, pieces }: Bought,
+  later: readonly Bought[],
 ): boolean {
   const w = WORTH;
-  const others = bestScores(context, [...before, ...later]);
+  const before = piecesEach(earlier);
+  const others = bestScores(
+    context,
+    [...earlier, ...later].map((each) => each.step),
+  );
   const rescuesWork = context.loads.some(
     (load, t) =>
       isPressing(load) && (others[t] ?? 0) < w.needFrom.value && (step.scores[t] ?? 0) >= SCORE_WORDS.doesItWell.value,
   );
   if (rescuesWork) return true;
-  if (valueOf([...before, step]) - valueOf(before) < w.needGain.value) return false;
+  const adds = valueOf([...before, ...piecesEach([{ step, pieces }])]) - valueOf(before);
+  if (adds < w.needGain.value) return false;
   const was = bestScores(context, before);
   const kind = kindOfWork(step);
   const replaced = new Set(before.flatMap((s) => (s.owned === null ? [] : [s.owned])));

@@ -4,6 +4,7 @@ import { taking } from '../offers/offers';
 import { HOPELESS, promisingOffers } from '../offers/promise';
 import { chooseKit, type Chosen, type Effort, ROUGH } from '../search/choose';
 import { kitOf } from '../search/coverage';
+import { rolesOf } from '../search/roles';
 import { type Part, partOf } from '../search/shortlist';
 import { searchAbove } from '../search/sizes';
 
@@ -15,6 +16,9 @@ interface ChosenOn {
 
 /** Steps by which the bound of a kit with an offer is lowered before the offer is tried. */
 const TRIED_AFTER = 6;
+
+/** Roles from which offers wait for the proof: so many people are at work that trying one takes a second. */
+const CROWDED = 600;
 
 /** Whether a kit with an offer, of the likeliest candidates, may be worth more than one without, as far as a quick bound tells. */
 const mayBeat = ({ problem }: Part, { worth, multipliers }: Chosen): boolean =>
@@ -36,7 +40,8 @@ export function firstAnswer(context: PlanningContext, effort: Effort): ChosenOn 
   const seed = kit.map((c) => c.id);
   const singly = context.problem.candidates.length;
   const isLikely = (i: number) => i >= singly || (beside.among?.has(i) ?? true);
-  const tried = promisingOffers(context, beside.choice)
+  const isCrowd = rolesOf(context.problem.demand).weights.length > CROWDED;
+  const tried = (isCrowd ? [] : promisingOffers(context, beside.choice))
     .flatMap((offer) => taking(context, offer))
     .map((offered) => ({ context: offered, part: partOf(offered.problem, isLikely) }))
     .filter(({ part }) => mayBeat(part, beside))

@@ -2,7 +2,7 @@ import type { Plan, PlanStep } from '../../formats/planFile';
 import { fromMinor, showMoney, toMinor } from '../../money/currency';
 import { piecesOf, priceOfOne } from '../../formats/planSteps';
 import { stepKey } from '../../kitchen/changes';
-import { buyingOrder, coverageOf } from './buyingOrder';
+import { buyingOrder, coverageOf, piecesEach } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, type Chosen, type Effort, THOROUGH } from '../search/choose';
 import { copiesWanted } from './copies';
@@ -47,54 +47,14 @@ function numbered({ kitchen: { perMonthMinor, currency } }: PlanningContext, ste
   });
 }
 
-/** Copies of one model behind the first of them: they are bought as one step of several pieces. */
-function copiesTogether<T extends { step: Candidate }>(inOrder: readonly T[]): T[] {
-  const first = (id: string) => inOrder.findIndex(({ step }) => step.id === id);
-  return inOrder
-    .map((each, i) => ({ each, at: each.step.action === 'buy' ? first(each.step.id) : i, i }))
-    .sort((a, b) => a.at - b.at || a.i - b.i)
-    .map(({ each }) => each);
-}
-
-/** Makes one step of copies of one model that follow each other; table knives are one a seat. */
-function asPieces(steps: readonly PlanStep[], { kitchen, reference }: PlanningContext): PlanStep[] {
-  const { currency, seats } = kitchen;
-  const merged: PlanStep[] = [];
-  for (const step of steps) {
-    const last = merged.at(-1);
-    if (last && step.action === 'buy' && last.action === 'buy' && last.model === step.model) {
-      const quantity = piecesOf(last) + 1;
-      const sum = (pick: (each: PlanStep) => number, digits: number) => round(pick(last) + pick(step), digits);
-      merged[merged.length - 1] = {
-        ...last,
-        quantity,
-        unitPrice: priceOfOne(last),
-        price: fromMinor(toMinor(last.price, currency) + toMinor(step.price, currency), currency),
-        gain: sum(({ gain }) => gain, 3),
-        worth: sum(({ worth }) => worth, 2),
-        costPerYear: fromMinor(toMinor(last.costPerYear, currency) + toMinor(step.costPerYear, currency), currency),
-        coverageAfter: step.coverageAfter,
-        need: last.need === 'need' || step.need === 'need' ? 'need' : 'want',
-      };
-      continue;
-    }
-    const isTable = step.action === 'buy' && reference.types.get(step.type ?? '')?.role === 'table' && seats > 1;
-    const one = isTable
-      ? { quantity: seats, unitPrice: fromMinor(Math.round(toMinor(step.price, currency) / seats), currency) }
-      : {};
-    merged.push({ ...step, ...one });
-  }
-  return merged.map((step) =>
-    piecesOf(step) === 1
-      ? step
-      : {
-          ...step,
-          because: [
-            `${piecesOf(step)} alike, ${showMoney(toMinor(priceOfOne(step), currency), currency)} each${reference.types.get(step.type ?? '')?.role === 'table' ? ', one a seat' : ', so that nobody waits for one'}.`,
-            ...step.because,
-          ],
-        },
-  );
+/** Says of a step that is several pieces how many, and what each costs. */
+function withPieces(step: PlanStep, { kitchen, reference }: PlanningContext): PlanStep {
+  const pieces = piecesOf(step);
+  if (pieces === 1) return step;
+  const each = showMoney(toMinor(priceOfOne(step), kitchen.currency), kitchen.currency);
+  const isTable = reference.types.get(step.type ?? '')?.role === 'table';
+  const why = isTable ? 'one a seat' : 'so that nobody waits for one';
+  return { ...step, because: [`${pieces} alike, ${each} each, ${why}.`, ...step.because] };
 }
 
 /** The steps that cut, in order, each with what the kit covers by then; a service comes with the first knife it keeps sharp. */
@@ -106,8 +66,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
     kit.filter((c) => c.action !== 'service'),
     asRequired,
   );
-  const together = copiesTogether(inOrder);
-  const all = together.map(({ step }) => step);
+  const all = piecesEach(inOrder);
   const kept = [...all, ...services].filter((s) => (s.serviceMinor ?? 0) > 0);
   const at =
     kept.length === 0 ? Infinity : services.length > 0 ? 0 : all.findIndex((s) => (s.serviceMinor ?? 0) > 0) + 1;
@@ -116,10 +75,12 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
       serviced ? s.usefulness : (s.unserviced?.usefulness ?? s.usefulness),
     );
   const shared = stepContextOf(context, all);
-  const planned = together.flatMap(({ need }, i) => {
-    const serviced = i >= at;
-    const step = stepOf(shared, i, { need, before: covers(i, serviced), after: covers(i + 1, serviced) });
-    return step ? [step] : [];
+  let first = 0;
+  const planned = inOrder.map((bought) => {
+    const from = first;
+    first += bought.pieces;
+    const serviced = from >= at;
+    return stepOf(shared, from, bought, { before: covers(from, serviced), after: covers(first, serviced) });
   });
   const withService =
     at === Infinity
@@ -129,7 +90,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
           serviceStep(context, kept, covers(at, false), covers(at, true)),
           ...planned.slice(at),
         ];
-  const needed = together.flatMap(({ step, need }) => (need ? [step] : []));
+  const needed = piecesEach(inOrder.filter(({ need }) => need));
   return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
 }
 
@@ -176,7 +137,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     },
     steps: numbered(context, [
       ...kept(true, now),
-      ...asPieces(withService, context),
+      ...withService.map((step) => withPieces(step, context)),
       ...kept(false, coverage),
       ...retirements(context, all, round(coverage, 3)),
     ]),

@@ -22,6 +22,13 @@ const step = (context: PlanningContext, id: string): Candidate => {
   return found;
 };
 
+const reasonsOf = (
+  context: PlanningContext,
+  step: Candidate,
+  before: Float64Array,
+  beside: Parameters<typeof reasonsFor>[3],
+) => reasonsFor(context, { step, pieces: 1 }, before, beside);
+
 const ADDS = { gain: 0.4, priceMinor: 6800, earlier: [] };
 
 const nothing = (context: PlanningContext) => new Float64Array(context.loads.length);
@@ -39,18 +46,18 @@ describe('what a step takes over', () => {
   });
 
   test('reasons give minutes, the length against the band, and the steel', () => {
-    const said = reasonsFor(context, chef, nothing(context), ADDS).join(' ');
+    const said = reasonsOf(context, chef, nothing(context), ADDS).join(' ');
     expect(said).toMatch(/^Takes over \d+ min a week: /);
     expect(said).not.toContain('Lifts from a struggle');
     const owns = contextOf({ owned: [{ type: 'paring' }] });
-    expect(reasonsFor(owns, chef, nothing(owns), ADDS).join(' ')).toMatch(/Lifts from a struggle to done well: /);
+    expect(reasonsOf(owns, chef, nothing(owns), ADDS).join(' ')).toMatch(/Lifts from a struggle to done well: /);
     expect(said).toContain('Adds 40.0 points for €68: worth it here, where a point is worth €20.83.');
     expect(said).toMatch(/200 mm (lies in|is \d+ mm (under|over)) the length you want, \d+–\d+ mm/);
     expect(said).toMatch(/HRC: /);
   });
 
   test('a second knife for the same work says so', () => {
-    expect(reasonsFor(context, chef, chef.scores, ADDS)[0]).toMatch(/^A second knife for the same work/);
+    expect(reasonsOf(context, chef, chef.scores, ADDS)[0]).toMatch(/^A second knife for the same work/);
   });
 
   test('several at once with hands of their own: each general knife is told by whose length it is, and that it is one more', () => {
@@ -77,7 +84,7 @@ describe('what a step takes over', () => {
     const id = 'umberlane-nakiri-170-clad-carbon';
     const said = (upkeep: 'wipes-after' | 'wipes-during') => {
       const at = contextOf({ habits: { upkeep } });
-      return reasonsFor(at, step(at, id), nothing(at), ADDS).join(' ');
+      return reasonsOf(at, step(at, id), nothing(at), ADDS).join(' ');
     };
     expect(said('wipes-after')).toContain('Wipe it during the work');
     expect(said('wipes-during')).not.toContain('Wipe it during the work');
@@ -87,21 +94,21 @@ describe('what a step takes over', () => {
     const gyuto = step(context, 'oskavel-gyuto-210');
     const bread = step(context, 'quillback-bread-250-offset');
     const beside = { ...ADDS, earlier: [gyuto] };
-    const told = reasonsFor(context, bread, gyuto.scores, beside).join(' ');
+    const told = reasonsOf(context, bread, gyuto.scores, beside).join(' ');
     expect(told).toMatch(/Slice [a-z ]+: .*(teeth|stroke).*\. The gyuto: /);
     const owns = contextOf({ owned: [{ type: 'chef', lengthMm: 200, condition: 'keen' }] });
-    const carving = reasonsFor(owns, step(owns, 'oskavel-carving-220'), nothing(owns), ADDS).join(' ');
+    const carving = reasonsOf(owns, step(owns, 'oskavel-carving-220'), nothing(owns), ADDS).join(' ');
     expect(carving).toMatch(/ Your chef's knife: /);
     // a second general knife is nobody's main one: its length is not held against what the main one should have
-    expect(reasonsFor(context, chef, nothing(context), beside).join(' ')).not.toContain('the length you want');
+    expect(reasonsOf(context, chef, nothing(context), beside).join(' ')).not.toContain('the length you want');
     const worn = contextOf({ owned: [{ type: 'chef', condition: 'worn-out' }] });
-    expect(reasonsFor(worn, chef, nothing(worn), ADDS).join(' ')).toContain('the length you want');
+    expect(reasonsOf(worn, chef, nothing(worn), ADDS).join(' ')).toContain('the length you want');
     const ribs = contextOf({
       habits: { bones: true },
       cooking: { tasks: [{ id: 'ribs-chop', times: 1, per: 'week' }] },
     });
     const cleaver = step(ribs, 'hoarfen-meat-cleaver-150');
-    expect(reasonsFor(ribs, cleaver, nothing(ribs), { ...ADDS, earlier: [step(ribs, 'oskavel-gyuto-210')] })).toContain(
+    expect(reasonsOf(ribs, cleaver, nothing(ribs), { ...ADDS, earlier: [step(ribs, 'oskavel-gyuto-210')] })).toContain(
       'Chop ribs: nothing that is there may do it.',
     );
   });

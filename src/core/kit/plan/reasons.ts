@@ -1,4 +1,4 @@
-import { REASON, SCORE_WORDS } from '../../constants';
+import { PEOPLE, REASON, SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
 import { whatMakesWorse } from '../../fit/whatMakesWorse';
@@ -7,8 +7,9 @@ import type { LengthBand } from '../../formats/planFile';
 import { workingLengthMm } from '../../fit/parts/length';
 import { showMoney } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
-import { isAllRound } from '../candidates/kinds';
+import { isAllRound, kindOfPiece } from '../candidates/kinds';
 import { isSound } from '../candidates/owned';
+import type { Bought } from './buyingOrder';
 import type { PlanningContext } from '../context/planningContext';
 import { byWishes } from '../../fit/wishes';
 import { usefulness } from '../demand/usefulness';
@@ -58,22 +59,22 @@ export function taskNames(loads: readonly TaskLoad[], most = 4): string {
   return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
 }
 
-/** Why a step is in the plan: sentences with their figures. */
+/** Why a step is in the plan: sentences with their figures. `gain`, `priceMinor`: of all its pieces. */
 export function reasonsFor(
   context: PlanningContext,
-  step: Candidate,
+  { step, pieces }: Bought,
   before: Float64Array,
   { gain, priceMinor, earlier }: { gain: number; priceMinor: number; earlier: readonly Candidate[] },
 ): string[] {
   const over = takenOver(context, step, before);
-  const sentences = [takesWords(context, step, over)];
+  const sentences = [takesWords(context, step, over, earlier)];
   const lifted = over
     .filter(({ score, was }) => was < manages.value && score >= doesItWell.value)
     .map(({ load }) => load);
   if (lifted.length > 0 && context.owned.length > 0)
     sentences.push(`Lifts from a struggle to done well: ${taskNames(lifted, 3)}.`);
   if (!step.inSet && over.length > 0) sentences.push(...winsWords(context, step, over, earlier));
-  sentences.push(...worthWords(context, step, gain, priceMinor));
+  sentences.push(...worthWords(context, { step, pieces }, gain, priceMinor));
   const { blade } = step;
   if (!blade) return sentences;
   if (step.action === 'buy' && isAllRound(step.type) && isMainFor(context, earlier))
@@ -86,7 +87,12 @@ export function reasonsFor(
 }
 
 /** What goes to a step: named is only what it does well or manages, the rest stands in a number. */
-function takesWords(context: PlanningContext, step: Candidate, over: readonly Taken[]): string {
+function takesWords(
+  context: PlanningContext,
+  step: Candidate,
+  over: readonly Taken[],
+  earlier: readonly Candidate[],
+): string {
   if (over.length === 0)
     return step.inSet
       ? 'No task goes to it: it would lie idle, and comes only because the whole set costs less than its wanted pieces singly.'
@@ -96,6 +102,8 @@ function takesWords(context: PlanningContext, step: Candidate, over: readonly Ta
   const named = over.filter(({ score }) => score >= REASON.praised.value).map(({ load }) => load);
   const takes =
     named.length > 0 ? `Takes over ${said}: ${taskNames(named)}.` : `Takes over ${said} that nothing here does well.`;
+  if (isOneMore(context, step, earlier))
+    return `One more for the same work, so that nobody waits; beside the others it ${lowerFirst(takes)}`;
   return isForOtherHands(context, step, minutes)
     ? `For another pair of hands at the board, so that nobody waits; beside the others it ${lowerFirst(takes)}`
     : takes;
@@ -133,7 +141,7 @@ function winsWords(
     .sort((a, b) => adds(b) - adds(a));
   if (!won) {
     const little = over.filter(({ score }) => score >= REASON.praised.value).map(({ load }) => load);
-    if (step.action !== 'buy' || little.length === 0) return [];
+    if (step.action !== 'buy' || little.length === 0 || isOneMore(context, step, earlier)) return [];
     return [`A little better at much: ${taskNames(little, 3)}. Ask yourself whether it should be bought at all.`];
   }
   const there = step.owned === null ? thereBefore(context, earlier, won.index) : [];
@@ -197,6 +205,13 @@ function isForOtherHands({ kitchen, loads }: PlanningContext, step: Candidate, m
   return minutes < does / 2;
 }
 
+/** Whether a small or special knife is bought beside one of its kind because so many are at work. */
+const isOneMore = ({ kitchen }: PlanningContext, step: Candidate, earlier: readonly Candidate[]): boolean =>
+  kitchen.cooksAtOnce >= PEOPLE.inNumbersFrom.value &&
+  step.action === 'buy' &&
+  !isAllRound(step.type) &&
+  earlier.some((other) => other.action === 'buy' && kindOfPiece(other) === kindOfPiece(step));
+
 /** Whether a general knife is somebody's main one: none that is fit for use is there before it, or several want one at once. */
 const isMainFor = ({ kitchen, owned }: PlanningContext, earlier: readonly Candidate[]): boolean =>
   kitchen.cooksAtOnce > 1 || ![...owned.filter(isSound), ...earlier].some(({ type }) => isAllRound(type));
@@ -227,12 +242,12 @@ function lengthWords(context: PlanningContext, blade: BladeTraits): string {
 /** What a step adds against what it is paid, here. */
 function worthWords(
   { problem: { scale }, kitchen: { currency } }: PlanningContext,
-  step: Candidate,
+  { step, pieces }: Bought,
   gain: number,
   priceMinor: number,
 ): string[] {
   if (step.inSet) return [];
-  const keep = step.action === 'buy' || step.action === 'tool' ? scale.keepMinor : 0;
+  const keep = step.action === 'buy' || step.action === 'tool' ? pieces * scale.keepMinor : 0;
   const points = 100 * gain;
   const paid = (priceMinor + keep) / scale.pointMinor;
   return [

@@ -2,8 +2,9 @@ import type { Plan, PlanStep } from '../../formats/planFile';
 import { costPerYearMinor } from './costPerYear';
 import { edgeLife, type EdgeLife } from '../../edge/keenness';
 import { isMeasured } from '../../fit/measuredScore';
+import type { Kitchen } from '../../kitchen/kitchen';
 import { fromMinor } from '../../money/currency';
-import { bestScores } from './buyingOrder';
+import { bestScores, type Bought, piecesEach } from './buyingOrder';
 import { sharpeningMinor } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
 import { kindOfWork } from '../candidates/kinds';
@@ -65,19 +66,27 @@ export function bladeFigures({ blade, type }: Pick<Candidate, 'blade' | 'type'>)
 }
 
 /** Other models for the same kind of work within the money, by what they cost in coverage. */
-function runnersUp(context: PlanningContext, step: Candidate, steps: readonly Candidate[]): PlanStep['runnersUp'] {
+function runnersUp(
+  context: PlanningContext,
+  { step, pieces }: Bought,
+  steps: readonly Candidate[],
+): PlanStep['runnersUp'] {
   if (step.action !== 'buy' || step.inSet) return [];
   const { budgetMinor } = context.problem;
-  // by place, not by identity: of a knife bought twice only one copy is given up
-  const place = steps.indexOf(step);
-  const others = steps.filter((_, i) => i !== place);
+  const others = steps.filter((other) => other !== step);
   const spent = others.reduce((sum, s) => sum + s.priceMinor, 0);
   const now = coverageOfKit(context.problem, steps);
   const kit = kitWith(context.problem, others);
   const without = kit.value(false);
+  const covered = (c: Candidate) =>
+    pieces === 1
+      ? Math.min(1, without + kit.gain(c.usefulness, false))
+      : coverageOfKit(context.problem, [...others, ...piecesEach([{ step: c, pieces }])]);
   return context.buyable
-    .filter((c) => c.id !== step.id && kindOfWork(c) === kindOfWork(step) && spent + c.priceMinor <= budgetMinor)
-    .map((c) => ({ c, costs: now - Math.min(1, without + kit.gain(c.usefulness, false)) }))
+    .filter(
+      (c) => c.id !== step.id && kindOfWork(c) === kindOfWork(step) && spent + pieces * c.priceMinor <= budgetMinor,
+    )
+    .map((c) => ({ c, costs: now - covered(c) }))
     .sort((a, b) => a.costs - b.costs || a.c.priceMinor - b.c.priceMinor || (a.c.id < b.c.id ? -1 : 1))
     .slice(0, SHOWN.runnersUp)
     .map(({ c, costs }) => ({
@@ -115,26 +124,40 @@ export const stepContextOf = (context: PlanningContext, all: readonly Candidate[
   minutes: minutesServed(context, all),
 });
 
-/** A step of a plan: what it is, what it adds, what it costs, and why. */
+/** How many pieces a step is and what one costs, where it is several: copies, or table knives, one a seat. */
+function quantityOf(
+  { step, pieces }: Bought,
+  priceMinor: number,
+  { seats, currency }: Kitchen,
+): Pick<PlanStep, 'quantity' | 'unitPrice'> {
+  const isTable = step.action === 'buy' && step.type?.role === 'table';
+  const quantity = isTable ? seats : pieces;
+  return quantity > 1 ? { quantity, unitPrice: fromMinor(Math.round(priceMinor / quantity), currency) } : {};
+}
+
+/**
+ * A step of a plan: what it is, what it adds, what it costs, and why. `first`: where its first piece stands among all; `before`, `after`: what the
+ * kit covers without and with its pieces.
+ */
 export function stepOf(
   { context, all, minutes }: StepContext,
-  index: number,
-  { need, before, after }: { need: boolean; before: number; after: number },
-): PlanStep | null {
-  const step = all[index];
-  if (!step) return null;
+  first: number,
+  bought: Bought & { need: boolean },
+  { before, after }: { before: number; after: number },
+): PlanStep {
+  const { step, pieces, need } = bought;
   const { kitchen, problem } = context;
   const { currency } = kitchen;
-  const earlier = all.slice(0, index);
+  const earlier = all.slice(0, first);
   const was = bestScores(context, earlier);
-  const bought = step.action === 'buy';
+  const isBought = step.action === 'buy';
   const price = step.priceMinor - (step.serviceMinor ?? 0);
-  const edge = edgeOf(context, step, minutes[index] ?? 0);
+  const edge = edgeOf(context, step, minutes[first] ?? 0);
   const perYear =
     edge && step.blade
       ? costPerYearMinor(
           step.blade.serrated,
-          bought ? price : 0,
+          isBought ? price : 0,
           edge,
           kitchen.habits.sharpening,
           sharpeningMinor(kitchen),
@@ -143,21 +166,22 @@ export function stepOf(
   const gain = round(after - before, 3);
   return {
     ...BLANK_STEP,
-    order: index + 1,
+    order: first + 1,
     action: step.action,
     need: need ? 'need' : 'want',
     ...bladeFigures(step),
     ...(step.tool ? { type: step.tool.id } : {}),
-    model: bought ? (step.blade?.blade.id ?? null) : null,
-    maker: bought ? (step.blade?.blade.maker ?? null) : null,
-    name: step.tool?.name ?? (bought ? (step.blade?.blade.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
-    price: fromMinor(price, currency),
+    model: isBought ? (step.blade?.blade.id ?? null) : null,
+    maker: isBought ? (step.blade?.blade.maker ?? null) : null,
+    name: step.tool?.name ?? (isBought ? (step.blade?.blade.name ?? '') : `Your ${lowerFirst(step.type?.name ?? '')}`),
+    price: fromMinor(pieces * price, currency),
+    ...quantityOf(bought, pieces * price, kitchen),
     coverageAfter: round(after, 3),
     gain,
-    costPerYear: fromMinor(Math.round(perYear), currency),
-    worth: round(100 * gain - pointsPaid([{ ...step, priceMinor: price }], problem.scale), 2),
+    costPerYear: fromMinor(Math.round(pieces * perYear), currency),
+    worth: round(100 * gain - pieces * pointsPaid([{ ...step, priceMinor: price }], problem.scale), 2),
     edge: edge && edgeTold(edge),
-    because: reasonsFor(context, step, was, { gain, priceMinor: price, earlier }),
+    because: reasonsFor(context, bought, was, { gain, priceMinor: pieces * price, earlier }),
     takesOver: takenOver(context, step, was)
       .slice(0, SHOWN.takesOver)
       .map(({ load, score }) => ({
@@ -166,7 +190,7 @@ export function stepOf(
         score: Math.round(score),
         ...(isMeasured(context.cooks, step.blade, load.task.id) ? { measured: true as const } : {}),
       })),
-    runnersUp: runnersUp(context, step, all),
+    runnersUp: runnersUp(context, bought, all),
     ...(step.owned === null ? {} : { owned: step.owned }),
   };
 }

@@ -81,7 +81,8 @@ function wayOut(context: PlanningContext, steps: readonly Candidate[], missed: M
   const does = `${name} at ${showMoney(cure.priceMinor, kitchen.currency)}${setUp} would do it at ${Math.round(cure.scores[missed.t] ?? 0)}`;
   const left = problem.budgetMinor - steps.reduce((sum, s) => sum + s.priceMinor, 0);
   if (cure.priceMinor > left) return `${does}, and the money does not reach`;
-  const bought = steps.filter(({ action }) => action === 'buy').length;
+  const knives = steps.filter(({ action }) => action === 'buy');
+  const bought = problem.kinds === undefined ? knives.length : new Set(knives).size;
   if (cure.action === 'buy' && school !== 'free') return `${does}, and this school has no place for it`;
   if (cure.action === 'buy' && bought >= kitchen.limits.maxKnives)
     return `${does}, and all ${kitchen.limits.maxKnives} places are taken`;

@@ -19,6 +19,19 @@ export const ROUGH: Effort = { nodes: 0 };
 /** Answers within a frame: the exact search is made among the likeliest candidates. */
 export const QUICK: Effort = { nodes: 16, rootSteps: 24, among: 48 };
 
+/** How many times harder to look where many are at work: copies make kits that lie close together. */
+const IN_NUMBERS = 4;
+
+/** An effort as a problem needs it. */
+const effortFor = (effort: Effort, { kinds }: Problem): Effort =>
+  kinds === undefined
+    ? effort
+    : {
+        nodes: IN_NUMBERS * effort.nodes,
+        ...(effort.rootSteps === undefined ? {} : { rootSteps: IN_NUMBERS * effort.rootSteps }),
+        ...(effort.among === undefined ? {} : { among: IN_NUMBERS * effort.among }),
+      };
+
 export const THOROUGH: Effort = { nodes: 1000 };
 
 export interface Chosen {
@@ -75,7 +88,8 @@ interface Before {
 }
 
 /** The kit of greatest worth as far as a filling and the first nodes of an exact search find it. Deterministic. */
-export function chooseKit(whole: Problem, effort: Effort, { proof, seed = [], beside }: Before = {}): Chosen {
+export function chooseKit(whole: Problem, usual: Effort, { proof, seed = [], beside }: Before = {}): Chosen {
+  const effort = effortFor(usual, whole);
   const { problem, unmet } = affordable(whole);
   const chooser = new Chooser(problem);
   const told = (found: Choice): Chosen => {

@@ -1,7 +1,7 @@
 import type { Candidate } from '../candidates/candidate';
 import { type Paid, paidFor, paidForKit } from './paid';
 import { KitValue, filledKit } from './value';
-import { cheapest, type Choice, EPSILON, type Place, placed, priceOf, type Problem } from './problem';
+import { cheapest, type Choice, EPSILON, isKnife, kindsOf, type Place, placed, priceOf, type Problem } from './problem';
 
 /** How a place is filled. */
 interface Look {
@@ -34,6 +34,9 @@ export class Chooser {
   private readonly rows: readonly Float64Array[];
   /** By kind of piece the largest surcharge in the choice at hand. */
   private readonly beside: Float64Array;
+  /** Where the kinds are limited: by candidate whether it is in the choice at hand, and how many more kinds it may have. */
+  private readonly bought: Uint8Array;
+  private kindsLeft = Infinity;
 
   constructor(private readonly problem: Problem) {
     const { candidates, scale, demand } = problem;
@@ -42,6 +45,7 @@ export class Chooser {
     this.paid = paidFor(candidates, scale);
     this.rows = candidates.map(countedRows);
     this.beside = new Float64Array(this.paid.kindCount);
+    this.bought = new Uint8Array(candidates.length);
   }
 
   /** Whether there is a ceiling: without one nothing is gained by looking for the most for the money. */
@@ -92,7 +96,7 @@ export class Chooser {
     return sum;
   }
 
-  /** Notes what second pieces cost beside a choice without one of its places. */
+  /** Notes what second pieces cost beside a choice without one of its places, and which kinds it leaves. */
   private standBeside(choice: Choice, except: number): void {
     const { beside } = this;
     const { kinds, surcharges } = this.paid;
@@ -102,6 +106,25 @@ export class Chooser {
       const kind = other < 0 ? -1 : (kinds[other] ?? -1);
       if (kind >= 0) beside[kind] = Math.max(beside[kind] ?? 0, surcharges[other] ?? 0);
     }
+    if (this.problem.kinds !== undefined) this.countKinds(choice, except);
+  }
+
+  /** Notes the kinds in a choice without one of its places, and how many more it may have; each required place still empty keeps one. */
+  private countKinds(choice: Choice, except: number): void {
+    const { bought, problem } = this;
+    bought.fill(0);
+    this.kindsLeft = problem.kinds ?? Infinity;
+    for (let p = 0; p < choice.length; p++) {
+      const index = choice[p] ?? -1;
+      if (p === except || (index >= 0 && bought[index] === 1)) continue;
+      if (index < 0 ? problem.places[p]?.required : isKnife(problem, index)) this.kindsLeft--;
+      if (index >= 0) bought[index] = 1;
+    }
+  }
+
+  /** Whether a candidate keeps the limit of kinds beside the choice last noted. */
+  private isKindAllowed(index: number): boolean {
+    return this.kindsLeft > 0 || this.bought[index] === 1 || !isKnife(this.problem, index);
   }
 
   /** What a candidate would cost beside the choice last noted, coverage: a little more where its kind is there already. */
@@ -132,6 +155,7 @@ export class Chooser {
   /** Takes a candidate for the best filling of a place where it is. */
   private look(choice: Choice, place: number, index: number, { kit, byMoney, most }: Look, best: Best): void {
     const { candidates, scale } = this.problem;
+    if (!this.isKindAllowed(index)) return;
     const isPutRight = candidates[index]?.owned !== null;
     const cost = this.costOfOne(index);
     let gain = kit.gain(this.rows[index] ?? NO_ROW);
@@ -199,20 +223,56 @@ export class Chooser {
     return gains;
   }
 
-  /** Exchanges, empties or fills one place at a time while worth rises. */
+  /** Exchanges, empties or fills one place at a time while worth rises; where kinds are counted, all copies of one together as well. */
   exchange(choice: Choice): Choice {
+    for (;;) {
+      this.exchangePlaces(choice);
+      const swapped = this.problem.kinds === undefined ? null : this.kindExchanged(choice);
+      if (!swapped) return choice;
+      choice.set(swapped);
+    }
+  }
+
+  /** A choice with all copies of one knife exchanged for as many of another, where that is worth more: the best such exchange. */
+  private kindExchanged(choice: Choice): Choice | null {
+    const { places, budgetMinor } = this.problem;
+    const { prices, costs } = this.paid;
+    const spent = this.price(choice);
+    const now = this.worth(choice);
+    let best: { choice: Choice; worth: number } | null = null;
+    for (const kind of kindsOf(this.problem, choice)) {
+      const at = [...choice.keys()].filter((p) => choice[p] === kind);
+      const fits = [...new Set(at.map((p) => places[p]?.fits ?? []))];
+      const others = (fits[0] ?? []).filter((i) => i !== kind && fits.every((each) => each.includes(i)));
+      const rest = choice.map((index) => (index === kind ? -1 : index));
+      const kit = this.load(rest, -1, this.spare);
+      const without = kit.value() - this.cost(rest);
+      for (const i of others) {
+        if (spent + at.length * ((prices[i] ?? 0) - (prices[kind] ?? 0)) > budgetMinor) continue;
+        // copies add less and less, so that the first tells how much they come to at most
+        const most = without + at.length * (kit.gain(this.rows[i] ?? NO_ROW) - (costs[i] ?? 0));
+        if (most <= Math.max(now, best?.worth ?? -Infinity) + EPSILON) continue;
+        const swapped = choice.map((index) => (index === kind ? i : index));
+        const worth = this.worth(swapped);
+        if (worth > Math.max(now, best?.worth ?? -Infinity) + EPSILON) best = { choice: swapped, worth };
+      }
+    }
+    return best?.choice ?? null;
+  }
+
+  private exchangePlaces(choice: Choice): void {
     const { candidates, budgetMinor, places } = this.problem;
     const { costs } = this.paid;
     const most = new Float64Array(candidates.length);
     let beside: Float64Array | null = null;
     for (let moved = true; moved;) {
       moved = false;
-      // equal places left empty need one look
-      const empty = new Set<readonly number[]>();
+      // equal places that hold the same, or nothing, need one look
+      const looked = new Map<readonly number[], Set<number>>();
       for (let p = 0; p < choice.length; p++) {
         const place = places[p];
         const now = choice[p] ?? -1;
-        if (!place || (now < 0 && empty.has(place.fits))) continue;
+        if (!place || (!place.required && looked.get(place.fits)?.has(now))) continue;
         const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
         const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
         const gains = (beside ??= this.gainsBeside(choice));
@@ -238,11 +298,10 @@ export class Chooser {
         if (better || emptied) {
           moved = true;
           beside = null;
-          empty.clear();
-        } else if (now < 0) empty.add(place.fits);
+          looked.clear();
+        } else if (!place.required) looked.set(place.fits, (looked.get(place.fits) ?? new Set<number>()).add(now));
       }
     }
-    return choice;
   }
 
   /**
@@ -278,6 +337,7 @@ export class Chooser {
       const room = budgetMinor - spent + (prices[choice[p] ?? -1] ?? 0);
       const before = lost[k - 1] ?? 0;
       for (const i of mayCome(places[p])) {
+        if (!this.isKindAllowed(i)) continue;
         const lacking = (prices[i] ?? 0) - room;
         const missed = lacking > 0 ? lacking * ofMoney : 0;
         const worth = kit.gain(this.rows[i] ?? NO_ROW) - this.costOfOne(i) - before - missed;
@@ -287,12 +347,31 @@ export class Chooser {
     return best;
   }
 
-  /** A kindred kit, given by candidates, in its places; null where the money does not reach it. */
+  /** Leaves out of a choice the kinds with the fewest copies until it keeps the limit of kinds, as far as nothing has to be there. */
+  private withFewKinds(choice: Choice): Choice {
+    const { places } = this.problem;
+    for (;;) {
+      this.countKinds(choice, -1);
+      if (this.kindsLeft >= 0) return choice;
+      const copies = new Map<number, number>();
+      choice.forEach((index, p) => {
+        if (index >= 0 && isKnife(this.problem, index) && !places[p]?.required)
+          copies.set(index, (copies.get(index) ?? 0) + 1);
+      });
+      const [fewest] = [...copies].sort(([a, some], [b, others]) => some - others || b - a);
+      if (!fewest) return choice;
+      choice = choice.map((index, p) => (index === fewest[0] && !places[p]?.required ? -1 : index));
+    }
+  }
+
+  /** A kindred kit, given by candidates, in its places, without kinds that are too many; null where the money does not reach it. */
   seeded(seed: readonly string[]): Choice | null {
     const known = new Map(this.problem.candidates.map((c, i) => [c.id, i]));
-    const seeded = placed(
-      this.problem,
-      seed.flatMap((id) => known.get(id) ?? []),
+    const seeded = this.withFewKinds(
+      placed(
+        this.problem,
+        seed.flatMap((id) => known.get(id) ?? []),
+      ),
     );
     return this.problem.budgetMinor - this.price(seeded) - this.reserved(seeded, -1) >= 0 ? seeded : null;
   }

@@ -21,20 +21,16 @@ export interface Decided {
 }
 
 /** What is left once a candidate is in none of some places; nor is it in those around them, as it would stand in these first. */
-export function leftWithout({ isInner, outer }: Nest, left: readonly Left[], among: number, candidate: number): Left[] {
+export function leftWithout({ around }: Nest, left: readonly Left[], among: number, candidate: number): Left[] {
   const from = left[among];
-  const isOut = (each: Left) => each === from || (isInner[from?.at ?? -1] && each.at === outer);
+  const outer = around[from?.at ?? -1] ?? -1;
+  const isOut = (each: Left) => each === from || each.at === outer;
   return left.map((each) => (isOut(each) ? { ...each, open: each.open.filter((i) => i !== candidate) } : each));
 }
 
 /** Where a candidate chosen among some places is put first: in places within those, if any are left that accept it. */
-export function firstPlaceOf(
-  { isInner, outer }: Nest,
-  left: readonly Left[],
-  among: number,
-  candidate: number,
-): number {
-  if (left[among]?.at !== outer) return among;
-  const within = left.findIndex(({ at, open }) => isInner[at] && open.includes(candidate));
+export function firstPlaceOf({ around }: Nest, left: readonly Left[], among: number, candidate: number): number {
+  const outer = left[among]?.at;
+  const within = left.findIndex(({ at, open }) => around[at] === outer && open.includes(candidate));
   return within >= 0 ? within : among;
 }

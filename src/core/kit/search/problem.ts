@@ -18,6 +18,8 @@ export interface Problem {
   given: readonly Float64Array[];
   candidates: readonly Candidate[];
   places: readonly Place[];
+  /** Most different knives that may be bought, any number of each; as many as there are places where it is left out. */
+  kinds?: number;
   /** Minor units; Infinity for no ceiling. */
   budgetMinor: number;
   scale: MoneyScale;
@@ -35,6 +37,23 @@ export const EPSILON = 1e-9;
 /** Whether a knife may be bought for a place: tools and sharpenings have places of their own. */
 export const takesKnives = ({ fits }: Place, candidates: readonly Candidate[]): boolean =>
   fits.some((i) => candidates[i]?.action === 'buy');
+
+/** Whether a candidate is a knife that is bought: these count as kinds. */
+export const isKnife = ({ candidates }: Pick<Problem, 'candidates'>, index: number): boolean =>
+  candidates[index]?.action === 'buy';
+
+/** The different knives that some candidates, by index and −1 for none, buy. */
+export const kindsOf = (problem: Pick<Problem, 'candidates'>, kit: Iterable<number>): Set<number> =>
+  new Set([...kit].filter((index) => index >= 0 && isKnife(problem, index)));
+
+/** Whether a candidate keeps the limit of different knives beside the kinds that are bought already. */
+export const isKindAllowed = (problem: Problem, kinds: ReadonlySet<number>, index: number): boolean =>
+  problem.kinds === undefined || kinds.size < problem.kinds || kinds.has(index) || !isKnife(problem, index);
+
+/** How many knives a kit has to buy. */
+export const requiredKnives = ({ places, candidates }: Pick<Problem, 'places' | 'candidates'>): number =>
+  places.filter((place) => place.required && takesKnives(place, candidates)).length;
+
 export const cheapest = (problem: Problem, place: Place) =>
   place.fits.reduce((low, i) => Math.min(low, problem.candidates[i]?.priceMinor ?? Infinity), Infinity);
 /** The problem with places freed whose requirement the budget cannot meet, dearest first, and how many were. */
@@ -61,7 +80,8 @@ export function isFeasible(problem: Problem, choice: Choice): boolean {
     const index = choice[p] ?? -1;
     return index < 0 ? !required : fits.includes(index);
   });
-  return kept && priceOf(problem, choice) <= problem.budgetMinor;
+  const isFew = kindsOf(problem, choice).size <= (problem.kinds ?? Infinity);
+  return kept && isFew && priceOf(problem, choice) <= problem.budgetMinor;
 }
 
 /** Throws where a search is about to hand out what breaks a rule: such a kit is never shown. */

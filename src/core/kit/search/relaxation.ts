@@ -1,4 +1,4 @@
-import type { Choice, Problem } from './problem';
+import { type Choice, isKindAllowed, kindsOf, type Problem, takesKnives } from './problem';
 import { bestFew, inRoles, type InRoles, type Roles, rolesOf, worthInRoles } from './roles';
 import { classesOf, type Nest, nestOf, type PlaceClass } from './placeClasses';
 import { SecondPieces } from './secondPieces';
@@ -18,6 +18,12 @@ interface Chosen extends Taken {
   among: number;
   copy: number;
   value: number;
+}
+
+/** Copies of one knife that would be chosen together, and what they come to. */
+interface Kind {
+  copies: Omit<Chosen, 'at' | 'among'>[];
+  total: number;
 }
 
 const NO_ROW = new Float64Array();
@@ -79,11 +85,15 @@ export class Relaxation {
   work = 0;
   /** By places left, the least worth chosen where all are filled; 0 where some stay empty. */
   private thresholds: number[] = [];
+  /** By places left, whether whole kinds were chosen for them, with all their copies, as only so many kinds may be bought. */
+  private byKind: boolean[] = [];
+  /** By class, whether knives may be bought for it in any number, but only of so many kinds. */
+  private readonly countsKinds: readonly boolean[];
   /** By candidate the evaluation its worth was last worked out in. */
   private readonly seen: Int32Array;
   private evaluations = 0;
-  /** By candidate whether it stays in a place within others, or is hopeless there. */
-  private readonly marks: Uint8Array;
+  /** By class around others, and candidate, whether that stays in a place within it, or is hopeless there. */
+  private readonly marks: readonly Uint8Array[];
 
   constructor(private readonly problem: Problem) {
     const { demand, candidates } = problem;
@@ -102,6 +112,9 @@ export class Relaxation {
     this.prices = new Float64Array(candidates.map((c) => (this.limited ? share(c.priceMinor) : 0)));
     this.classes = classesOf(problem);
     this.nest = nestOf(this.classes);
+    this.countsKinds = this.classes.map(
+      (each) => problem.kinds !== undefined && !each.required && takesKnives(each, candidates),
+    );
     this.copies = this.roles.most;
     this.slope = new Float64Array(R + 1);
     this.scale = new Float64Array([...weights, MONEY_SCALE]);
@@ -109,7 +122,7 @@ export class Relaxation {
     this.worth = this.worthAgain[0] ?? new Float64Array(candidates.length);
     this.seconds = new SecondPieces(this.paid);
     this.seen = new Int32Array(candidates.length);
-    this.marks = new Uint8Array(candidates.length);
+    this.marks = this.nest.isAround.map((isAround) => new Uint8Array(isAround ? candidates.length : 0));
   }
 
   takenOf(choice: Choice): Taken[] {
@@ -240,10 +253,11 @@ export class Relaxation {
     this.worthsOf(node, multipliers, counted, nu);
     this.chosen = [];
     this.thresholds = [];
+    this.byKind = [];
     // of what is chosen for places within others no copy is left for those around them
     for (const isAround of [false, true])
       node.left.forEach((left, among) => {
-        if ((left.at === this.nest.outer) === isAround) bound += this.pick(node.taken, left, among, counted);
+        if (this.nest.isAround[left.at] === isAround) bound += this.pick(node.taken, left, among, counted);
       });
     for (const { candidate, copy } of this.chosen) {
       slope[R] = (slope[R] ?? 0) - (this.limited ? (prices[candidate] ?? 0) : 0);
@@ -328,27 +342,60 @@ export class Relaxation {
       top.splice(k, 0, { value, candidate, copy });
       if (top.length > places) top.pop();
     };
-    const within = at === this.nest.outer ? this.chosenWithin() : NONE;
+    const within = this.nest.isAround[at] ? this.chosenWithin(at) : NONE;
     this.layBut(within, taken, open);
+    const kinds: Kind[] = [];
     for (const i of open) {
       const had = counted.get(i) ?? 0;
       const gone = within.get(i) ?? 0;
       const most = gone + (required ? places : Math.min(places, this.copies - had - gone));
+      const kind: Kind = { copies: [], total: 0 };
       for (let c = gone; c < most; c++) {
         const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
         const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
         if (c > 0 && !required && value <= 0) break;
-        offer(value, i, Math.min(c + had, this.copies - 1));
+        const copy = Math.min(c + had, this.copies - 1);
+        offer(value, i, copy);
+        if (value <= 0) continue;
+        kind.copies.push({ candidate: i, copy, value });
+        kind.total += value;
       }
+      if (this.countsKinds[at] && kind.total > 0) kinds.push(kind);
     }
+    const whole = this.countsKinds[at] ? this.wholeKinds(kinds, taken, within) : null;
+    // where the places do not take them all, the largest worths are the bound, whatever their kinds
+    const isByKind = whole !== null && whole.copies.length <= places;
+    this.byKind[among] = isByKind;
     let sum = 0;
-    for (const { value, candidate, copy } of top) {
-      sum += value;
-      this.chosen.push({ candidate, at, copy, among, value });
+    for (const each of isByKind ? whole.copies : top) {
+      sum += each.value;
+      this.chosen.push({ ...each, at, among });
     }
     if (required && top.length < places) sum = -Infinity;
-    this.thresholds[among] = top[places - 1]?.value ?? 0;
+    this.thresholds[among] = isByKind ? whole.least : (top[places - 1]?.value ?? 0);
     return sum;
+  }
+
+  /** Of some kinds those worth most that may still be bought, beside those that are bought already; `least`: the worth of the one to be put out next. */
+  private wholeKinds(
+    kinds: readonly Kind[],
+    taken: readonly Taken[],
+    within: ReadonlyMap<number, number>,
+  ): { copies: Kind['copies']; least: number } {
+    const bought = this.kindsTaken(taken);
+    const isBought = ({ copies: [first] }: Kind) =>
+      first !== undefined && (bought.has(first.candidate) || within.has(first.candidate));
+    const more = Math.max(0, (this.problem.kinds ?? Infinity) - bought.size);
+    const fresh = kinds.filter((kind) => !isBought(kind)).sort((a, b) => b.total - a.total);
+    const copies = [...kinds.filter(isBought), ...fresh.slice(0, more)].flatMap((kind) => kind.copies);
+    return { copies, least: fresh[more - 1]?.total ?? 0 };
+  }
+
+  private kindsTaken(taken: readonly Taken[]): Set<number> {
+    return kindsOf(
+      this.problem,
+      taken.map(({ candidate }) => candidate),
+    );
   }
 
   /** Lays out what second pieces cost among what is open, where some candidates are chosen elsewhere and so none of these is the one spared. */
@@ -360,9 +407,9 @@ export class Relaxation {
     for (const [i, was] of worths) worth[i] = was;
   }
 
-  /** How many of each candidate are chosen for places within the outer class. */
-  private chosenWithin(): ReadonlyMap<number, number> {
-    return this.count(this.chosen.filter(({ at }) => this.nest.isInner[at]));
+  /** How many of each candidate are chosen for places within a class. */
+  private chosenWithin(outer: number): ReadonlyMap<number, number> {
+    return this.count(this.chosen.filter(({ at }) => this.nest.around[at] === outer));
   }
 
   /** The likeliest candidates of the evaluation just made: those chosen, and those worth most for each of the places left, few of a type. */
@@ -380,10 +427,13 @@ export class Relaxation {
   private leastLost(left: readonly Left[], among: number, taken: readonly Taken[]): number {
     const { chosen, nest, seconds, thresholds, worthAgain } = this;
     const { at, many } = left[among] ?? { at: -1, many: 0 };
+    // where kinds count, what is put out of a place within may bring all its copies into those around it
+    const outerAt = nest.around[at] ?? -1;
+    if (this.problem.kinds !== undefined) return outerAt >= 0 ? 0 : -(thresholds[among] ?? 0);
     const put = chosen.filter((c) => c.among === among);
     if (put.length < many) return 0;
-    const around = left.findIndex((each) => each.at === nest.outer);
-    const outer = nest.isInner[at] ? left[around] : undefined;
+    const around = outerAt < 0 ? -1 : left.findIndex((each) => each.at === outerAt);
+    const outer = left[around];
     if (!outer) return -(thresholds[among] ?? 0);
     // what is put out of a place within may come into one around it
     seconds.lay(taken, outer.open, this.worth);
@@ -401,17 +451,23 @@ export class Relaxation {
   hopeful({ taken, left }: Decided, lacking: number): readonly Left[] {
     const { seconds, worth, nest, marks } = this;
     const kept = [...left];
-    marks.fill(0);
+    for (const each of marks) each.fill(0);
     for (const isAround of [false, true])
       left.forEach((each, among) => {
-        if ((each.at === nest.outer) !== isAround) return;
+        if (nest.isAround[each.at] !== isAround) return;
         const least = lacking - this.leastLost(left, among, taken);
-        const isInner = nest.isInner[each.at];
+        const within = isAround ? marks[each.at] : undefined;
+        const outer = marks[nest.around[each.at] ?? -1];
         seconds.lay(taken, each.open, worth);
+        const bought = this.byKind[among] ? this.kindsTaken(taken) : null;
         const keep = (i: number): boolean => {
-          if (isAround && marks[i] !== 0) return marks[i] === STAYS;
-          const isKept = seconds.atMost(i, worth[i] ?? 0) > least || this.isChosen(i, among);
-          if (isInner && marks[i] !== STAYS) marks[i] = isKept ? STAYS : HOPELESS;
+          if (within && within[i] !== 0) return within[i] === STAYS;
+          const first = seconds.atMost(i, worth[i] ?? 0);
+          const isLikely = bought
+            ? first > lacking || (!bought.has(i) && first + this.furtherCopies(i) > least)
+            : first > least;
+          const isKept = isLikely || this.isChosen(i, among);
+          if (outer && outer[i] !== STAYS) outer[i] = isKept ? STAYS : HOPELESS;
           return isKept;
         };
         const open = each.open.filter(keep);
@@ -420,24 +476,35 @@ export class Relaxation {
     return kept;
   }
 
+  /** What the further copies of a candidate come to at most beside its first. */
+  private furtherCopies(i: number): number {
+    let sum = 0;
+    for (let c = 1; c < this.copies; c++) sum += Math.max(0, this.worthAgain[c]?.[i] ?? 0);
+    return sum;
+  }
+
   private isChosen(candidate: number, among: number): boolean {
     return this.chosen.some((c) => c.among === among && c.candidate === candidate);
   }
 
-  isComplete(taken: readonly { at: number }[]): boolean {
-    return this.classes.every((c, at) => !c.required || taken.filter((t) => t.at === at).length === c.places.length);
+  isComplete(taken: readonly Taken[]): boolean {
+    const isFew = this.kindsTaken(taken).size <= (this.problem.kinds ?? Infinity);
+    return (
+      isFew && this.classes.every((c, at) => !c.required || taken.filter((t) => t.at === at).length === c.places.length)
+    );
   }
 
   private spent(taken: readonly Taken[]): number {
     return this.limited ? taken.reduce((sum, { candidate }) => sum + (this.prices[candidate] ?? 0), 0) : 0;
   }
 
-  /** What the money left still reaches. */
+  /** What the money and the kinds left still reach. */
   affordable(left: readonly Left[], taken: readonly Taken[]): Left[] {
+    const { limited, prices, problem } = this;
     const money = 1 - this.spent(taken);
-    return left.map((each) => ({
-      ...each,
-      open: this.limited ? each.open.filter((i) => (this.prices[i] ?? 0) <= money + CENTLESS) : each.open,
-    }));
+    const kinds = problem.kinds === undefined ? null : this.kindsTaken(taken);
+    const isReached = (i: number) =>
+      (!limited || (prices[i] ?? 0) <= money + CENTLESS) && (kinds === null || isKindAllowed(problem, kinds, i));
+    return limited || kinds ? left.map((each) => ({ ...each, open: each.open.filter(isReached) })) : [...left];
   }
 }

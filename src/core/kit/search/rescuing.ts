@@ -1,7 +1,7 @@
 import { WORTH } from '../../constants';
 import type { Demand } from '../demand/types';
 import { type Chooser, countedRows } from './greedy';
-import { type Choice, EPSILON, priceOf, type Problem } from './problem';
+import { type Choice, EPSILON, isKindAllowed, kindsOf, priceOf, type Problem } from './problem';
 import { filledKit, KitValue } from './value';
 
 /** A place that can be filled, and with what. */
@@ -43,15 +43,18 @@ export function withRescues(problem: Problem, choice: Choice, chooser: Chooser):
 }
 
 /** What the money left can put into an empty place of a kit, each in the first place it fits, with what it brings out of a struggle. */
-function curesFor({ candidates, places }: Problem, kit: Choice, left: number, now: KitValue): Filling[] {
+function curesFor(problem: Problem, kit: Choice, left: number, now: KitValue): Filling[] {
+  const { candidates, places } = problem;
   const found: Filling[] = [];
   const seen = new Set<readonly number[]>();
+  const kinds = kindsOf(problem, kit);
   places.forEach(({ fits }, place) => {
     if ((kit[place] ?? -1) >= 0 || seen.has(fits)) return;
     seen.add(fits);
     for (const index of fits) {
       const c = candidates[index];
-      if (c && c.owned === null && c.priceMinor <= left) found.push({ place, index, gain: now.gain(c.counted) });
+      if (c && c.owned === null && c.priceMinor <= left && isKindAllowed(problem, kinds, index))
+        found.push({ place, index, gain: now.gain(c.counted) });
     }
   });
   return found;

@@ -1,5 +1,5 @@
 import { Chooser } from './greedy';
-import { affordable, type Choice, placed, type Problem, takesKnives } from './problem';
+import { affordable, type Choice, placed, type Problem, requiredKnives, takesKnives } from './problem';
 import { ExactSearch, type Proof } from './exact';
 
 /** Most knives of which the best set is sought. */
@@ -17,11 +17,6 @@ export function ofSize(problem: Problem, size: number): Problem {
 /** How many knives a kit may buy. */
 export function knifePlaces(problem: Problem): number {
   return problem.places.filter((place) => takesKnives(place, problem.candidates)).length;
-}
-
-/** How many knives a kit has to buy. */
-export function requiredKnives({ places, candidates }: Problem): number {
-  return places.filter((place) => place.required && takesKnives(place, candidates)).length;
 }
 
 /** Where to start the search for a kit: the better of greedy by gain, greedy by money, and a kindred kit filled up. */
@@ -45,8 +40,11 @@ export function searchAbove(
   return new ExactSearch(within, placed(within, chosenOf({ choice })), hint, value, rootSteps);
 }
 
-/** Work after which a search stops proving and states its gap, figures compared: some seconds at most. */
-export const ENOUGH_WORK = 1.5e8;
+/** Work after which a search stops proving and states its gap, figures compared: some seconds at most. Where many are at work a figure takes longer. */
+const ENOUGH_WORK = { knives: 1.5e8, kinds: 4e7 } as const;
+
+export const enoughWork = ({ kinds }: Pick<Problem, 'kinds'>): number =>
+  kinds === undefined ? ENOUGH_WORK.knives : ENOUGH_WORK.kinds;
 
 /** Nodes between two breaths. */
 export const SLICE = 20;
@@ -72,7 +70,7 @@ export function* ladder(problem: Problem, most: number): Generator<Rung[], Rung[
     const { problem: part } = affordable(ofSize(problem, size));
     const search = new ExactSearch(part, startingKit(part, below ? chosenOf(below.proof) : []), below?.hint);
     const rung = () => ({ size, proof: search.proof(), hint: search.rootMultipliers, work: search.work });
-    while (search.work < ENOUGH_WORK && !search.step(SLICE)) yield [...small, rung(), ...large];
+    while (search.work < enoughWork(problem) && !search.step(SLICE)) yield [...small, rung(), ...large];
     return rung();
   }
   if (most < 1) return [];

@@ -1,4 +1,4 @@
-import { WORTH } from '../../constants';
+import { PEOPLE, WORTH } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
@@ -19,31 +19,35 @@ export interface MoneyScale {
 const inKitchen = (eur: number, { currency }: Pick<Kitchen, 'currency'>) =>
   convertMinor(Math.round(100 * eur), CATALOGUE_CURRENCY, currency);
 
+const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
+  cooksAtOnce >= PEOPLE.inNumbersFrom.value;
+
 /**
  * The price of a point, minor units: what the cook says, or by the money there is: a twelfth of it up to 400 EUR, growing slower above
- * (handbook 10.6), halved by the sparing and tripled by the generous.
+ * (handbook 10.6), halved by the sparing and tripled by the generous. Where three or more work at once it goes by the money for each of them: a point
+ * is then a point for all.
  */
 function pointPriceMinor(
-  kitchen: Pick<Kitchen, 'budgetMinor' | 'investedMinor' | 'pointMinor' | 'spend' | 'currency'>,
+  kitchen: Pick<Kitchen, 'budgetMinor' | 'investedMinor' | 'pointMinor' | 'spend' | 'currency' | 'cooksAtOnce'>,
 ): number {
   if (kitchen.pointMinor !== null) return Math.max(1, kitchen.pointMinor);
   const w = WORTH;
   const factor = w.spend[kitchen.spend].value;
+  const people = isInNumbers(kitchen) ? kitchen.cooksAtOnce : 1;
   // the whole money in euro, by the same planning rate as the prices
   const rate = inKitchen(1000, kitchen) / 1000;
   const eur = kitchen.budgetMinor === null ? Infinity : (kitchen.budgetMinor + kitchen.investedMinor) / rate;
-  return Math.max(1, Math.round(factor * rate * evenPriceEur(eur)));
+  const even = Math.max(w.pointLeastEur.value, people * evenPriceEur(eur / people));
+  return Math.max(1, Math.round(factor * rate * even));
 }
 
-/** The price of a point where the money works evenly, EUR. */
+/** The price of a point for one person where the money works evenly, EUR. */
 function evenPriceEur(eur: number): number {
   const w = WORTH;
   let [below, price] = [0, 0];
   for (const [money, there] of w.pointPriceEur) {
     if (eur < money)
-      return price === 0
-        ? Math.max(w.pointLeastEur.value, eur / w.pointShare.value)
-        : price + ((there - price) * (eur - below)) / (money - below);
+      return price === 0 ? eur / w.pointShare.value : price + ((there - price) * (eur - below)) / (money - below);
     [below, price] = [money, there];
   }
   return price;
@@ -53,7 +57,7 @@ function evenPriceEur(eur: number): number {
 export const moneyScale = (kitchen: Kitchen): MoneyScale => ({
   pointMinor: pointPriceMinor(kitchen),
   keepMinor: inKitchen(WORTH.keepEur.value, kitchen),
-  inNumbers: kitchen.cooksAtOnce > 2,
+  inNumbers: isInNumbers(kitchen),
   alone: kitchen.cooksAtOnce < 2,
 });
 
