@@ -12,7 +12,7 @@ const NODE_STEPS = 6;
 
 /** After so many nodes the root's bound is lowered again, with more patience, and the search begun anew from it: few hard kits pay for it. */
 const AGAIN = [
-  { after: 60, steps: 400, patience: 20 },
+  { after: 150, steps: 400, patience: 20 },
   { after: 1500, steps: 4000, patience: 50 },
 ] as const;
 

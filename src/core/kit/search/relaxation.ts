@@ -26,6 +26,13 @@ interface Kind {
   total: number;
 }
 
+/** Kinds of pieces that may stand within some places as well as around them, among what is open there, for so many places. */
+interface Joint {
+  open: readonly number[];
+  places: number;
+  kinds: ReadonlySet<number>;
+}
+
 const NO_ROW = new Float64Array();
 
 const NOTHING: InRoles = {
@@ -89,6 +96,9 @@ export class Relaxation {
   private byKind: boolean[] = [];
   /** By class, whether knives may be bought for it in any number, but only of so many kinds. */
   private readonly countsKinds: readonly boolean[];
+  /** The kinds chosen jointly for places within others and around them, in the last evaluation and as known. */
+  private joint: ReadonlyMap<number, Joint> = new Map();
+  private readonly jointOf = new WeakMap<readonly Left[], ReadonlyMap<number, Joint>>();
   /** By candidate the evaluation its worth was last worked out in. */
   private readonly seen: Int32Array;
   private evaluations = 0;
@@ -254,6 +264,10 @@ export class Relaxation {
     this.chosen = [];
     this.thresholds = [];
     this.byKind = [];
+    this.seconds.lay(node.taken);
+    this.joint = this.jointlyChosen(node.left);
+    for (const { open, places, kinds } of this.joint.values())
+      this.seconds.share(open, this.worth, places, (kind) => kinds.has(kind));
     // of what is chosen for places within others no copy is left for those around them
     for (const isAround of [false, true])
       node.left.forEach((left, among) => {
@@ -343,7 +357,7 @@ export class Relaxation {
       if (top.length > places) top.pop();
     };
     const within = this.nest.isAround[at] ? this.chosenWithin(at) : NONE;
-    this.layBut(within, taken, open);
+    this.shareBut(within, left);
     const kinds: Kind[] = [];
     for (const i of open) {
       const had = counted.get(i) ?? 0;
@@ -352,7 +366,7 @@ export class Relaxation {
       const kind: Kind = { copies: [], total: 0 };
       for (let c = gone; c < most; c++) {
         const worth = this.worthAgain[Math.min(c, this.copies - 1)]?.[i] ?? 0;
-        const value = c === 0 ? seconds.asChosen(i, worth) : worth - (seconds.pays[i] ?? 0);
+        const value = c === 0 ? seconds.asChosen(i, worth) : seconds.beside(i, worth);
         if (c > 0 && !required && value <= 0) break;
         const copy = Math.min(c + had, this.copies - 1);
         offer(value, i, copy);
@@ -399,12 +413,35 @@ export class Relaxation {
   }
 
   /** Lays out what second pieces cost among what is open, where some candidates are chosen elsewhere and so none of these is the one spared. */
-  private layBut(elsewhere: ReadonlyMap<number, number>, taken: readonly Taken[], open: readonly number[]): void {
-    const { worth } = this;
+  private shareBut(elsewhere: ReadonlyMap<number, number>, { at, open, many: places }: Left): void {
+    const { worth, joint, nest } = this;
     const worths = [...elsewhere.keys()].map((i) => [i, worth[i] ?? 0] as const);
     for (const [i] of worths) worth[i] = -Infinity;
-    this.seconds.lay(taken, open, worth);
+    const around = nest.around[at] ?? -1;
+    const known = joint.get(around < 0 ? at : around)?.kinds;
+    this.seconds.share(open, worth, places, known && ((kind) => !known.has(kind)));
     for (const [i, was] of worths) worth[i] = was;
+  }
+
+  /**
+   * Kinds of pieces all of which may stand in places within others as well as around them: what they come to is worked out for both together, so
+   * that only one of a kind is spared. By class that is around others.
+   */
+  private jointlyChosen(left: readonly Left[]): ReadonlyMap<number, Joint> {
+    const before = this.jointOf.get(left);
+    if (before) return before;
+    const found = new Map<number, Joint>();
+    for (const outer of left) {
+      if (!this.nest.isAround[outer.at]) continue;
+      const inner = left.filter(({ at }) => this.nest.around[at] === outer.at);
+      if (inner.length === 0) continue;
+      const lists = [outer, ...inner].map(({ open }) => open);
+      const kinds = new Set(inner.flatMap(({ open }) => [...this.seconds.kindsInBoth(open, outer.open, lists)]));
+      const places = [outer, ...inner].reduce((sum, { many }) => sum + many, 0);
+      found.set(outer.at, { open: outer.open, places, kinds });
+    }
+    this.jointOf.set(left, found);
+    return found;
   }
 
   /** How many of each candidate are chosen for places within a class. */
@@ -436,7 +473,7 @@ export class Relaxation {
     const outer = left[around];
     if (!outer) return -(thresholds[among] ?? 0);
     // what is put out of a place within may come into one around it
-    seconds.lay(taken, outer.open, this.worth);
+    seconds.lay(taken);
     const counted = this.count(taken);
     return put.reduce((most, { candidate, copy, value }) => {
       const raw = worthAgain[copy - (counted.get(candidate) ?? 0)]?.[candidate] ?? 0;
@@ -458,7 +495,7 @@ export class Relaxation {
         const least = lacking - this.leastLost(left, among, taken);
         const within = isAround ? marks[each.at] : undefined;
         const outer = marks[nest.around[each.at] ?? -1];
-        seconds.lay(taken, each.open, worth);
+        seconds.lay(taken);
         const bought = this.byKind[among] ? this.kindsTaken(taken) : null;
         const keep = (i: number): boolean => {
           if (within && within[i] !== 0) return within[i] === STAYS;

@@ -25,11 +25,8 @@ test('what pieces are let come to is never less than any choice of them truly is
         const worth = new Float64Array(all.map((each) => each.worth));
         const here = open.map((_, i) => taken.length + i);
         const seconds = new SecondPieces({ kinds, surcharges, kindCount: 3 });
-        seconds.lay(
-          taken.map((_, candidate) => ({ candidate })),
-          here,
-          worth,
-        );
+        seconds.lay(taken.map((_, candidate) => ({ candidate })));
+        seconds.share(here, worth, places);
         const costs = new Float64Array(all.length);
         const paidFor = (kit: readonly number[]) => paidForKit({ costs, kinds, surcharges }, kit);
         const before = paidFor(taken.map((_, i) => i));
@@ -56,7 +53,8 @@ test('of a kind the likeliest is spared, and whatever comes beside one that is t
   const worth = new Float64Array([0.05, 0.04, 0.02, 0.01]);
   const seconds = new SecondPieces({ kinds, surcharges, kindCount: 2 });
   const each = (taken: { candidate: number }[], open: number[]) => {
-    seconds.lay(taken, open, worth);
+    seconds.lay(taken);
+    seconds.share(open, worth, 4);
     return open.map((i) => seconds.asChosen(i, worth[i] ?? 0));
   };
   expect(each([], [0, 1, 2, 3])).toEqual([0.05, 0.025, 0.02, 0.01]);
