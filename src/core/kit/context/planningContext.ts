@@ -27,7 +27,7 @@ import { firstGeneral, isSchoolTool, pairPlaces, type SchoolId, schoolPlaces, ty
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
-import { serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
+import { firstStone, type PutAside, serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
 import {
   besideNamed,
   cutsFlesh,
@@ -54,8 +54,10 @@ export interface PlanningContext extends Making, Sold {
   /** Polish given up for keeping what is owned, coverage. */
   polishGivenUp: number;
   school: SchoolId;
-  /** What a wooden board in place of glass or stone costs, put aside before any knife; 0 where none is bought. */
-  boardMinor: number;
+  /** What comes before any knife: a wooden board in place of glass or stone, the first stone of who sharpens. Its price is not in the budget of the problem. */
+  putAside: readonly PutAside[];
+  /** The wooden board among them. */
+  board: PutAside | null;
   /** Kit of the last proof of this kitchen, by candidate, to start from. */
   seed?: readonly string[];
   /** What the uses in the diary taught; null where they teach nothing. */
@@ -122,7 +124,7 @@ export function preparePlanning(
 ): PlanningContext {
   const completed = completeKitchen(file, reference, models);
   const { assumed } = completed;
-  const { kitchen, boardMinor } = withBoard(
+  const { kitchen, board } = withBoard(
     withImpliedTasks(withoutChildren(completed.kitchen), reference, assumed),
     reference,
   );
@@ -137,7 +139,7 @@ export function preparePlanning(
   const { cooks, making } = learned ? laidOut(movedAsLearned(kitchen, learned), learned.loads) : reckoned;
   const service = serviceFor(making.care, kitchen);
   const lay = (of: Making, known?: PlanningContext | null) =>
-    contextFor(of, { assumed, cooks, school, boardMinor, learned }, known);
+    contextFor(of, { assumed, cooks, school, board, learned }, known);
   const plain = lay(making, before);
   return service ? { ...plain, serviced: lay({ ...making, service }, before?.serviced) } : plain;
 }
@@ -195,7 +197,7 @@ function kitPlaces(
 
 const isExactly = (one: Candidate, required: boolean): PlaceRule => ({ required, accepts: (c) => c === one });
 
-type Common = Pick<PlanningContext, 'assumed' | 'cooks' | 'school' | 'boardMinor' | 'learned'>;
+type Common = Pick<PlanningContext, 'assumed' | 'cooks' | 'school' | 'board' | 'learned'>;
 
 /** A kitchen whose cooks move a knife as their diary tells. */
 const movedAsLearned = (kitchen: Kitchen, { motions }: LearnedUse): Kitchen => ({
@@ -205,7 +207,7 @@ const movedAsLearned = (kitchen: Kitchen, { motions }: LearnedUse): Kitchen => (
 
 function contextFor(making: Making, common: Common, before?: PlanningContext | null): PlanningContext {
   const { kitchen, loads, reference, hands } = making;
-  const { school, cooks, boardMinor } = common;
+  const { school, cooks, board } = common;
   const scale = moneyScale(kitchen);
   const owned = ownedKnives(making);
   const scoredFor = basisOf(kitchen, cooks, loads);
@@ -216,8 +218,11 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const beside = [...careSteps(making, owned), ...tools];
   const demand = demandOf(kitchen, loads, hands, cooks.length, rescueWorth(kitchen));
   const given = givenRows(making);
-  const budgetMinor = (kitchen.budgetMinor ?? Infinity) - boardMinor;
-  const context = { ...making, ...common, owned, sold, buyable, scoredFor, serviced: null };
+  const money = (kitchen.budgetMinor ?? Infinity) - (board?.priceMinor ?? 0);
+  const stone = firstStone(making, owned, money);
+  const putAside = [board, stone].filter((each) => each !== null);
+  const budgetMinor = money - (stone?.priceMinor ?? 0);
+  const context = { ...making, ...common, putAside, owned, sold, buyable, scoredFor, serviced: null };
   const problemOf = (knives: Candidate[], rules: readonly PlaceRule[]): Problem => {
     const candidates = [...knives, ...beside];
     const extras = beside.map((_, i) => ({ fits: [knives.length + i], required: false }));
@@ -250,8 +255,8 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
   const sold = context.sold.map((c) =>
     c.id === id ? { ...c, priceMinor: priceMinor + (c.serviceMinor ?? 0) + (c.regrindMinor ?? 0) } : c,
   );
-  const { assumed, cooks, school, boardMinor, learned } = context;
-  const at = contextFor(context, { assumed, cooks, school, boardMinor, learned }, { ...context, sold });
+  const { assumed, cooks, school, board, learned } = context;
+  const at = contextFor(context, { assumed, cooks, school, board, learned }, { ...context, sold });
   return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
 }
 

@@ -1,7 +1,7 @@
 import { hardness } from '../../blade/strength';
 import { EDGE, WORTH } from '../../constants';
 import type { EdgeCare } from '../../edge/keenness';
-import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../money/currency';
+import { CATALOGUE_CURRENCY, convertMinor } from '../../money/currency';
 import { onlyAtTable, onTheBoard } from '../candidates/atTable';
 import type { Candidate } from '../candidates/candidate';
 import { ownedKnives } from '../candidates/owned';
@@ -26,21 +26,34 @@ function coverageHoned(context: PlanningContext, steps: readonly Candidate[], ho
 export const keptByHoning = (context: PlanningContext, steps: readonly Candidate[]): number =>
   Math.max(0, coverageOfKit(context.problem, steps) - coverageHoned(context, steps, 'none'));
 
-/** That a rod or strop would be worth its price where nobody hones, in a sentence; nothing where it would not or is not wanted. */
-export function honingAdvice(context: PlanningContext, steps: readonly Candidate[]): string[] {
+/** The rod that suits the hardest steel of a kit, HRC. */
+export function rodFor(hardest: number): { id: 'honing-ceramic' | 'honing-steel'; isHard: boolean } {
+  const isHard = hardest >= EDGE.honing.hardFrom.value;
+  return { id: isHard ? 'honing-ceramic' : 'honing-steel', isHard };
+}
+
+/** A rod that would be worth its price where nobody hones. */
+export interface HoningAdvice {
+  id: string;
+  /** What honing with it would add, coverage, 0–1. */
+  gain: number;
+  everyWeeks: string;
+}
+
+/** What honing would bring where nobody does; null where it is not worth the price of a rod, or none is wanted. */
+export function honingAdvice(context: PlanningContext, steps: readonly Candidate[]): HoningAdvice | null {
   const { kitchen, reference, problem, service } = context;
   const { habits, tastes, limits } = kitchen;
-  if (habits.honing !== 'none' || tastes.rod === 'never' || service) return [];
+  if (habits.honing !== 'none' || tastes.rod === 'never' || service) return null;
   const blades = steps.flatMap(({ blade }) => (blade && !blade.serrated ? [blade.blade] : []));
-  if (blades.length === 0) return [];
-  const isHard = Math.max(...blades.map(hardness)) >= EDGE.honing.hardFrom.value;
-  const tool = reference.tools.get(isHard ? 'honing-ceramic' : 'honing-steel');
-  if (!tool || limits.never.includes(tool.id)) return [];
+  if (blades.length === 0) return null;
+  const { id, isHard } = rodFor(Math.max(...blades.map(hardness)));
+  const tool = reference.tools.get(id);
+  if (!tool || limits.never.includes(id)) return null;
   const priceMinor = convertMinor(tool.priceMinor, CATALOGUE_CURRENCY, kitchen.currency);
-  const points = 100 * (coverageHoned(context, steps, isHard ? 'ceramic' : 'steel') - coverageOfKit(problem, steps));
-  const paid = (priceMinor + problem.scale.keepMinor) / problem.scale.pointMinor;
-  if (points - paid < 100 * WORTH.filler.value) return [];
-  return [
-    `A ${isHard ? 'fine ceramic rod' : 'steel rod'} at ${showMoney(priceMinor, kitchen.currency)} would lift the average keenness here: about ${points.toFixed(1)} points for six light strokes a side, ${isHard ? 'every week or two' : 'every week'}. Say under your habits that you hone.`,
-  ];
+  const gain = coverageHoned(context, steps, isHard ? 'ceramic' : 'steel') - coverageOfKit(problem, steps);
+  const paid = (priceMinor + problem.scale.keepMinor) / (100 * problem.scale.pointMinor);
+  return gain - paid < WORTH.filler.value
+    ? null
+    : { id, gain, everyWeeks: isHard ? 'every week or two' : 'every week' };
 }

@@ -13,7 +13,6 @@ import { savingUp } from './savingUp';
 import { lengthWanted } from './reasons';
 import { WORTH } from '../../constants';
 import { upkeepFor } from './upkeep';
-import { honingAdvice } from './honing';
 import { warningsFor } from './warnings';
 import { pointPrice, pointsPaid } from '../search/worth';
 import type { PlanningContext } from '../context/planningContext';
@@ -150,11 +149,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     },
     unserved: unserved(context, all),
     lengthWanted: lengthWanted(context),
-    warnings: [
-      ...warningsFor(context, all, unmet),
-      ...upkeepWarning(context, all, yearly),
-      ...honingAdvice(context, all),
-    ],
+    warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, yearly)],
     assumed: [...context.assumed, ...keptWords(context)],
     ...besides(context, all),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),

@@ -19,6 +19,9 @@ import { figure } from '../../text/figure';
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
 const { manages, doesItWell, struggles, madeForIt } = SCORE_WORDS;
 
+/** A gain too small to be told, coverage. */
+const NOTHING = 0.0005;
+
 /** A task that goes to a step, with its score there and that of the best before it. */
 interface Taken {
   load: TaskLoad;
@@ -247,6 +250,9 @@ function worthWords(
   priceMinor: number,
 ): string[] {
   if (step.inSet) return [];
+  // sharpened for a service, whose step has the gain
+  if (step.owned !== null && step.serviceMinor && gain < NOTHING)
+    return ['Sharpened once, it would be dull again within months: the service beside it keeps what this gives back.'];
   const keep = step.action === 'buy' || step.action === 'tool' ? pieces * scale.keepMinor : 0;
   const points = 100 * gain;
   const paid = (priceMinor + keep) / scale.pointMinor;

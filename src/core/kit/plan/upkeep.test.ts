@@ -61,10 +61,30 @@ describe('what keeps the kit', () => {
     expect(rod?.gain).toBeGreaterThan(0);
     expect(rod?.because[0]).toMatch(/Six light strokes a side .* \d+\.\d points rest on it/);
     const advice = (file: Partial<KitchenFile>) =>
-      plan(fileOf({ ...busy, ...file })).warnings.filter((warning) => warning.includes('average keenness'));
-    expect(advice({})[0]).toMatch(/^A steel rod at €\d+ would .* about \d+\.\d points for six light strokes/);
+      upkeep(fileOf({ ...busy, ...file })).filter(({ because }) => because[0]?.startsWith('Nobody hones here'));
+    const [advised] = advice({});
+    expect(advised).toMatchObject({ type: 'honing-steel', need: 'want', price: 22 });
+    expect(advised?.because[0]).toMatch(/six light strokes a side, .* about \d+\.\d points more/);
+    expect(advised?.gain).toBeGreaterThan(0);
     for (const refused of [{ tastes: { rod: 'never' as const } }, { habits: { honing: 'steel' as const } }])
       expect(advice(refused)).toEqual([]);
+  });
+
+  test('who sharpens on stones and owns none gets one before what is dull is put right; else it waits for what is left', () => {
+    const dull = [{ type: 'chef', condition: 'dull' as const }];
+    const file = { habits: { sharpening: 'stones' as const }, owned: dull, budget: { total: 60 } };
+    const { steps, spent } = plan(file);
+    expect(steps.slice(0, 2)).toMatchObject([
+      { type: 'stone-medium', need: 'need', price: 32 },
+      { action: 'sharpen', type: 'chef' },
+    ]);
+    expect(spent).toBeLessThanOrEqual(60);
+    const isStone = ({ type }: { type: string | null }) => type === 'stone-medium';
+    expect(plan({ ...file, tools: ['stone-coarse'] }).steps[0]?.action).toBe('sharpen');
+    expect(plan({ ...file, owned: [], budget: { total: 60 } }).steps.find(isStone)?.need ?? 'want').toBe('want');
+    const poor = plan({ ...file, budget: { total: 20 } });
+    expect(poor.steps.some(isStone)).toBe(false);
+    expect(poor.warnings.join(' ')).toContain('You sharpen on stones and own none');
   });
 
   test('it takes no money from knives, and how sure a step is stands beside that step', () => {

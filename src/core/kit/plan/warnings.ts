@@ -2,6 +2,7 @@ import { GUIDANCE } from '../../constants';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney, toMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
+import type { Owned } from '../../kitchen/kitchen';
 import { minutesServed } from './assignment';
 import type { PlanningContext } from '../context/planningContext';
 
@@ -15,12 +16,20 @@ export function warningsFor(context: PlanningContext, steps: readonly Candidate[
       'The dishwasher dulls edges, loosens handles and rusts steel: wash knives by hand and dry them at once.',
     );
   const ruins = 'A glass or stone board ruins every edge within days';
-  if (context.boardMinor > 0) warnings.push(`${ruins}: the wooden or rubber one in this plan comes before any knife.`);
+  if (context.board) warnings.push(`${ruins}: the wooden or rubber one in this plan comes before any knife.`);
   else if (board.material === 'glass' || board.material === 'stone')
     warnings.push(
       kitchen.limits.never.includes('board')
         ? `${ruins}: get a wooden or rubber one before any knife.`
         : `${ruins}: save for a wooden or rubber one first, the money does not reach for it here.`,
+    );
+  const isDull = ({ condition, keep }: Owned) => keep === 'use' && (condition === 'dull' || condition === 'chipped');
+  const hasStone = [...kitchen.tools, ...context.putAside.map(({ tool }) => tool.id)].some((id) =>
+    id.startsWith('stone-'),
+  );
+  if (habits.sharpening === 'stones' && !hasStone && kitchen.owned.some(isDull))
+    warnings.push(
+      'You sharpen on stones and own none, and the money does not reach for one here: borrow one, or have the first sharpening done.',
     );
   if (habits.upkeep === 'leaves-wet')
     warnings.push('Knives left wet rust, stainless ones too in time: only rust-proof steels are planned.');

@@ -17,7 +17,7 @@ export interface Effort {
 export const ROUGH: Effort = { nodes: 0 };
 
 /** Answers within a frame: the exact search is made among the likeliest candidates. */
-export const QUICK: Effort = { nodes: 16, rootSteps: 24, among: 48 };
+export const QUICK: Effort = { nodes: 10, rootSteps: 24, among: 40 };
 
 /** How many times harder to look where many are at work: copies make kits that lie close together. */
 const IN_NUMBERS = 4;
