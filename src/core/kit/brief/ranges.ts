@@ -127,6 +127,31 @@ const LEAST_SHARE = 0.25;
 /** Parts of the way from the pick to where each figure may go alone: what costs nothing alone may cost much beside another. */
 const PARTS_OF_THE_WAY = [1, 0.7, 0.5, 0.35, 0.25, 0.17, 0.1, 0.05, 0];
 
+/** A figure's range that rounding left at a single value, with one step of room to the side that costs less; null where there is none. */
+function stepOfRoom(trial: Trial, type: BladeType, figure: BriefFigure): [number, number] | null {
+  const value = trial.pick[figure];
+  const limits = offered(type, trial.pick, figure);
+  if (value === null || !limits) return null;
+  const [least] = [value - STEP[figure], value + STEP[figure]]
+    .filter((to) => to >= limits[0] && to <= limits[1])
+    .map((to) => ({ to, drop: trial.drop(changed(trial.pick, figure, to)) }))
+    .sort((a, b) => a.drop - b.drop);
+  return least ? [Math.min(value, least.to), Math.max(value, least.to)] : null;
+}
+
+/** Ranges in which every figure leaves room: others are drawn in for one that rounding left at a single value, as far as the corners allow. */
+function withRoom(trial: Trial, type: BladeType, ranges: Ranges, most: number): Ranges {
+  let roomy = ranges;
+  for (const figure of BRIEF_FIGURES) {
+    const range = roomy[figure];
+    const room = range && range[0] === range[1] ? stepOfRoom(trial, type, figure) : null;
+    if (!room) continue;
+    const tried = PARTS_OF_THE_WAY.map((part) => ({ ...drawnIn(roomy, trial.pick, part), [figure]: room }));
+    roomy = tried.find((each) => worstCorner(trial, each) < most) ?? roomy;
+  }
+  return roomy;
+}
+
 /** Ranges drawn in towards the pick to a part of their width. */
 function drawnIn(ranges: Ranges, pick: BladeModel, part: number): Ranges {
   const drawn: Ranges = { ...ranges };
@@ -147,7 +172,7 @@ export function* rangesOf(trial: Trial, type: BladeType): Generator<unknown, Ran
   for (const share of SHARES) {
     const ranges = rangesWithin(trial, type, most * share);
     yield;
-    if (worstCorner(trial, ranges) < most) return ranges;
+    if (worstCorner(trial, ranges) < most) return withRoom(trial, type, ranges, most);
     yield;
   }
   const widest = rangesWithin(trial, type, most * LEAST_SHARE);
@@ -157,5 +182,5 @@ export function* rangesOf(trial: Trial, type: BladeType): Generator<unknown, Ran
     if (worstCorner(trial, ranges) < most) break;
     yield;
   }
-  return ranges;
+  return withRoom(trial, type, ranges, most);
 }
