@@ -1,11 +1,11 @@
 import { BRIEF } from '../../constants';
 import { fromMinor } from '../../money/currency';
-import type { Plan, PlanStep } from '../../formats/planFile';
+import type { PlanStep } from '../../formats/planFile';
 import type { Candidate } from '../candidates/candidate';
 import { atPrice, type PlanningContext } from '../context/planningContext';
-import { stepsOf } from '../plan/plan';
-import { planning, type Planned } from '../plan/planKitchen';
-import { kitWith } from '../search/coverage';
+import { type Planned, provenKit } from '../plan/planKitchen';
+import { kitOf, kitWith } from '../search/coverage';
+import { enoughWork } from '../search/sizes';
 import { costOf } from '../search/worth';
 import { paidFor, paidForKit } from '../search/paid';
 import { boughtBy } from './trial';
@@ -17,7 +17,14 @@ export interface WalkAway {
   instead: string | null;
 }
 
-const buys = (steps: readonly PlanStep[]) => steps.filter((step) => step.action === 'buy');
+/** The work put into one price, as a share of what the proof of a plan may take: where kits are hard to tell apart it is known less closely. */
+const WORK = 0.15;
+
+/** A kit at another price, and what it stands on. */
+interface KitThere {
+  on: PlanningContext;
+  kit: Candidate[];
+}
 
 /** What a kit is worth to the search that chose it: what it covers less what it is paid, coverage. */
 function worthOf({ problem }: PlanningContext, kit: readonly Candidate[]): number {
@@ -32,12 +39,14 @@ function worthOf({ problem }: PlanningContext, kit: readonly Candidate[]): numbe
 function leavesAbout(context: PlanningContext, kit: readonly Candidate[], step: Candidate, without: number): number {
   const { scale, budgetMinor } = context.problem;
   const others = kit.reduce((sum, c) => (c === step ? sum : sum + c.priceMinor), 0);
+  const pieces = kit.filter((c) => c === step).length;
   const spare = worthOf(context, kit) - without;
   const now = costOf(step, scale);
-  let [low, high] = [step.priceMinor, Math.max(step.priceMinor, Math.min(budgetMinor - others, 100 * step.priceMinor))];
+  const most = Math.min((budgetMinor - others) / pieces, 100 * step.priceMinor);
+  let [low, high] = [step.priceMinor, Math.max(step.priceMinor, most)];
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2);
-    if (costOf({ ...step, priceMinor: middle }, scale) - now < spare) low = middle;
+    if (pieces * (costOf({ ...step, priceMinor: middle }, scale) - now) < spare) low = middle;
     else high = middle;
   }
   return low;
@@ -46,7 +55,8 @@ function leavesAbout(context: PlanningContext, kit: readonly Candidate[], step: 
 /**
  * The walk-away price of a step: the kitchen is planned again, each time proven, with its model dearer, until two prices are known close together
  * of which it stays at one and leaves at the other. The first two are tried about where the worth of the kits says. No further than the money
- * there is, or than ten times the price. Yields after every slice of work.
+ * there is, or than ten times the price. Where that takes too much work it stops at a price at which the step is known to stay. Yields after every
+ * slice of work.
  */
 export function* walkAway(context: PlanningContext, planned: Planned, step: PlanStep): Generator<unknown, WalkAway> {
   const id = step.model ?? '';
@@ -58,33 +68,41 @@ export function* walkAway(context: PlanningContext, planned: Planned, step: Plan
   const { currency } = context.kitchen;
   const told = (minor: number) => fromMinor(Math.max(now, minor), currency);
   const ceiling = Math.max(now, Math.min(context.problem.budgetMinor, now * BRIEF.dearest.value));
-  function* at(priceMinor: number): Generator<unknown, Planned> {
-    return yield* planning(atPrice(context, id, priceMinor));
+  const seed = found?.kit.map((c) => c.id);
+  let left = WORK * enoughWork(context.problem);
+  let hint: Float64Array | undefined;
+  function* at(priceMinor: number): Generator<unknown, KitThere> {
+    const there = { ...atPrice(context, id, priceMinor), ...(seed ? { seed } : {}) };
+    const { context: on, chosen: best, ...proven } = yield* provenKit(there, { enough: left, hint });
+    hint = proven.hint;
+    left -= proven.work;
+    return { on, kit: kitOf(on.problem, best.choice) };
   }
-  const stays = ({ plan: { steps } }: Planned) => buys(steps).some(({ model }) => model === id);
+  const stays = ({ kit }: KitThere) => kit.some((c) => c.action === 'buy' && c.id === id);
   const dearest = yield* at(ceiling);
   if (!found || !chosen || stays(dearest)) return { priceUpTo: told(ceiling), instead: null };
 
-  let [good, bad, beyond] = [now, ceiling, dearest];
+  let [good, bad, beyond] = [now, ceiling, dearest.kit];
   const fine = Math.max(1, Math.round(now * BRIEF.priceStep.value));
   function* look(priceMinor: number): Generator<unknown, void> {
     if (priceMinor <= good || priceMinor >= bad) return;
     const there = yield* at(priceMinor);
     if (stays(there)) good = priceMinor;
-    else [bad, beyond] = [priceMinor, there];
+    else [bad, beyond] = [priceMinor, there.kit];
   }
-  const without = worthOf(dearest.context, stepsOf(dearest.context, dearest.plan));
+  const without = worthOf(dearest.on, dearest.kit);
   const about = leavesAbout(planned.context, found.kit, chosen, without) - besides;
   yield* look(about + Math.ceil(fine / 2));
   yield* look(about - Math.floor(fine / 2));
-  while (bad - good > fine) yield* look(Math.floor((good + bad) / 2));
-  return { priceUpTo: told(good), instead: newcomer(planned.plan, step, buys(beyond.plan.steps)) };
+  while (bad - good > fine && left > 0) yield* look(Math.floor((good + bad) / 2));
+  return { priceUpTo: told(good), instead: newcomer(found.kit, chosen, beyond) };
 }
 
-/** What a dearer plan buys that the present one does not: of the same kind first. */
-function newcomer(plan: Plan, step: PlanStep, beyond: readonly PlanStep[]): string | null {
-  const before = new Set(buys(plan.steps).map(({ model }) => model));
-  const fresh = beyond.filter(({ model }) => !before.has(model));
-  const alike = fresh.find(({ type }) => type === step.type) ?? fresh[0];
-  return alike ? `${alike.name}, ${alike.maker ?? ''}`.replace(/, $/, '') : null;
+/** What a kit at another price buys that the present one does not: of the same kind first. */
+function newcomer(kit: readonly Candidate[], step: Candidate, beyond: readonly Candidate[]): string | null {
+  const before = new Set(kit.map(({ id }) => id));
+  const fresh = beyond.filter(({ id, action }) => action === 'buy' && !before.has(id));
+  const alike = fresh.find(({ type }) => type?.id === step.type?.id) ?? fresh[0];
+  const blade = alike?.blade?.blade;
+  return blade ? `${blade.name}, ${blade.maker}` : null;
 }

@@ -27,6 +27,16 @@ export interface Proven {
   proof: Proof;
   /** The context the kit stands on: with the offers it takes. */
   on: PlanningContext;
+  /** Multipliers to prove a kindred kitchen from, and the work it took. */
+  hint?: Float64Array;
+  work?: number;
+}
+
+/** How a proof is gone about. */
+export interface Looking {
+  /** Work after which it stops, figures compared. */
+  enough?: number;
+  hint?: Float64Array | undefined;
 }
 
 /** Some offers taken up, others still open, and the most that can come of it. */
@@ -54,6 +64,7 @@ class OfferSearch {
     private readonly context: PlanningContext,
     private readonly rung: Rung,
     offers: readonly Offer[],
+    private readonly enough = enoughWork(context.problem),
   ) {
     this.best = { proof: rung.proof, on: context };
     this.nodes = rung.proof.nodes;
@@ -75,8 +86,12 @@ class OfferSearch {
     return search;
   }
 
+  get workDone(): number {
+    return this.work;
+  }
+
   private get isEnough(): boolean {
-    return this.work >= enoughWork(this.context.problem);
+    return this.work >= this.enough;
   }
 
   /** The offers of which something better can come at all, by the bound of the kits that take them up. */
@@ -178,17 +193,24 @@ const sofar = (context: PlanningContext, { proof }: Rung): Proven => ({
   on: context,
 });
 
-/** The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap where that would take too long. */
-export function* proveBest(context: PlanningContext): Generator<Proven, Proven> {
+/**
+ * The kit of the greatest worth within all limits, offers and all, searched in slices; it stops with its gap after so much work. `hint`: multipliers
+ * of the proof of a kindred kitchen.
+ */
+export function* proveBest(
+  context: PlanningContext,
+  { enough = enoughWork(context.problem), hint: known }: Looking = {},
+): Generator<Proven, Proven> {
   const { problem } = affordable(context.problem);
-  const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, { seed: context.seed }).choice);
-  while (search.work < enoughWork(problem) && !search.step(SLICE)) yield { proof: search.proof(), on: context };
+  const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, { seed: context.seed }).choice, known);
+  while (search.work < enough && !search.step(SLICE)) yield { proof: search.proof(), on: context };
   const offers = offersFor(context);
   const { rootMultipliers: hint, work } = search;
   const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };
-  if (offers.length === 0) return { proof: rung.proof, on: context };
+  if (offers.length === 0) return { proof: rung.proof, on: context, hint, work };
   yield sofar(context, rung);
-  return yield* new OfferSearch(context, rung, offers).search();
+  const offered = new OfferSearch(context, rung, offers, enough);
+  return { ...(yield* offered.search()), hint, work: offered.workDone };
 }
 
 /** The best kit of one size as it is known so far. */

@@ -2,12 +2,13 @@ import type { BladeModel } from '../../blade/schema';
 import type { KitchenFile } from '../../formats/kitchenFile';
 import type { Plan } from '../../formats/planFile';
 import type { Reference } from '../../reference';
-import { chooseKit, QUICK, THOROUGH } from '../search/choose';
+import { chooseKit, type Chosen, QUICK, THOROUGH } from '../search/choose';
+import type { Proof } from '../search/exact';
 import { planFrom, stepsWithCandidates } from './plan';
 import { firstAnswer } from './firstAnswer';
 import { proofOf } from './step';
 import type { SchoolId } from '../context/schools';
-import { proveBest, type Proven } from '../offers/prove';
+import { type Looking, proveBest, type Proven } from '../offers/prove';
 import { toTheEnd } from '../search/sizes';
 import { Robustness, withRobustness } from '../robustness/robustness';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
@@ -19,13 +20,24 @@ export interface Planned {
   context: PlanningContext;
 }
 
+/** A kit that has been proven as far as the search went, and what it stands on. */
+interface ProvenKit {
+  context: PlanningContext;
+  chosen: Chosen;
+  proof: Proof;
+  /** Multipliers to prove a kindred kitchen from. */
+  hint: Float64Array | undefined;
+  /** What the proof took, figures compared. */
+  work: number;
+}
+
 /**
- * The plan of a kitchen that has been laid out, proven as far as the search goes: the kitchen as it is and, where nobody sharpens, with a
+ * The kit of a kitchen that has been laid out, proven as far as the search goes: the kitchen as it is and, where nobody sharpens, with a
  * sharpening service, whichever is worth more. Yields after every slice of work.
  */
-export function* planning(context: PlanningContext): Generator<Proven, Planned> {
-  const plain = yield* proveBest(context);
-  const serviced = context.serviced ? yield* proveBest(context.serviced) : null;
+export function* provenKit(context: PlanningContext, looking: Looking = {}): Generator<Proven, ProvenKit> {
+  const plain = yield* proveBest(context, looking);
+  const serviced = context.serviced ? yield* proveBest(context.serviced, looking) : null;
   const { proof, on } = serviced && serviced.proof.value > plain.proof.value ? serviced : plain;
   const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
   const bound = Math.max(plain.proof.bound, serviced?.proof.bound ?? 0);
@@ -34,9 +46,20 @@ export function* planning(context: PlanningContext): Generator<Proven, Planned> 
   const quick = proven ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
   const chosen = coverageDecides(best.context, best.chosen);
-  const plan = planFrom(best.context, { chosen });
   const gap = proven ? 0 : Math.max(0, bound - chosen.worth);
-  return { plan: { ...plan, proof: proofOf({ ...proof, proven, gap }) }, context: best.context };
+  return {
+    context: best.context,
+    chosen,
+    proof: { ...proof, proven, gap },
+    hint: plain.hint,
+    work: (plain.work ?? 0) + (serviced?.work ?? 0),
+  };
+}
+
+/** The plan of a kitchen that has been laid out, with {@link provenKit}. */
+export function* planning(context: PlanningContext): Generator<Proven, Planned> {
+  const { context: on, chosen, proof } = yield* provenKit(context);
+  return { plan: { ...planFrom(on, { chosen }), proof: proofOf(proof) }, context: on };
 }
 
 /** A plan at once, unproven: what a screen shows first. */

@@ -13,6 +13,8 @@ interface Look {
   byMoney: boolean;
   /** What each candidate can come to at most: those that cannot lead are passed over, and what is found is noted here. */
   most: Float64Array;
+  /** What has been found elsewhere: only what is worth more is looked for. */
+  least?: number;
 }
 
 /** What fills a place best: its worth, by itself or for its money, and its net gain. */
@@ -140,7 +142,7 @@ export class Chooser {
     const fits = this.problem.places[place]?.fits ?? [];
     const { most, room } = look;
     const { prices } = this.paid;
-    const best: Best = { index: -1, worth: -Infinity, net: -Infinity };
+    const best: Best = { index: -1, worth: look.least ?? -Infinity, net: -Infinity };
     this.standBeside(choice, place);
     // the likeliest first: it spares a look at most others
     let lead = fits[0] ?? -1;
@@ -159,13 +161,14 @@ export class Chooser {
     const isPutRight = candidates[index]?.owned !== null;
     const cost = this.costOfOne(index);
     let gain = kit.gain(this.rows[index] ?? NO_ROW);
+    const worthOf = (net: number) => (byMoney ? net / ((this.paid.prices[index] ?? 0) + scale.keepMinor) : net);
     if (isPutRight) {
       // putting right adds at most what the knife would add beside its dull self
-      if (gain - cost <= 0) return;
+      if (gain - cost <= 0 || worthOf(gain - cost) < best.worth) return;
       gain = this.careGain(choice, place, index, kit);
     }
     const net = gain - cost;
-    const worth = byMoney ? net / ((this.paid.prices[index] ?? 0) + scale.keepMinor) : net;
+    const worth = worthOf(net);
     if (!isPutRight) most[index] = worth;
     if (worth < best.worth || (worth === best.worth && index > best.index)) return;
     best.index = index;
@@ -204,6 +207,7 @@ export class Chooser {
           room: budgetMinor - spent - this.reserved(choice, p),
           byMoney,
           most,
+          least: best.worth,
         });
         if (found.index >= 0 && (mustFill || found.net > EPSILON) && found.worth > best.worth)
           best = { place: p, ...found };
@@ -213,14 +217,10 @@ export class Chooser {
     }
   }
 
-  /** What each candidate would add to a whole choice; Infinity where that is not known: what is put right stands for its dull self. */
+  /** What each candidate would add to a whole choice at most: what is put right adds less than it would beside its dull self. */
   private gainsBeside(choice: Choice): Float64Array {
     const kit = this.load(choice);
-    const { candidates } = this.problem;
-    const gains = new Float64Array(candidates.length);
-    for (let i = 0; i < gains.length; i++)
-      gains[i] = candidates[i]?.owned === null ? kit.gain(this.rows[i] ?? NO_ROW) : Infinity;
-    return gains;
+    return new Float64Array(this.rows.map((row) => kit.gain(row)));
   }
 
   /** Exchanges, empties or fills one place at a time while worth rises; where kinds are counted, all copies of one together as well. */
@@ -276,6 +276,7 @@ export class Chooser {
         const held = now >= 0 ? (candidates[now]?.priceMinor ?? 0) : 0;
         const room = budgetMinor - this.price(choice) + held - this.reserved(choice, p);
         const gains = (beside ??= this.gainsBeside(choice));
+        if (now < 0 && !place.required && !place.fits.some((i) => (gains[i] ?? 0) > (costs[i] ?? 0))) continue;
         const kit = this.load(choice, p);
         this.standBeside(choice, p);
         const paid = now < 0 ? 0 : this.costOfOne(now);
