@@ -17,7 +17,7 @@ test('the tables of the page are those of the schemas (npm run -s schemas)', () 
 test('a row tells bounds, words and what holds when nothing is said', () => {
   const rows = tableOf('kitchen').split('\n');
   expect(rows).toContain('| `cooks[].handLengthMm` | 120–260 | wrist crease to the tip of the middle finger | 185 |');
-  expect(rows).toContain('| `cooksAtOnce` | 1–12, whole | how many work side by side | 1 |');
+  expect(rows).toContain('| `cooksAtOnce` | 1–60, whole | how many work side by side | 1 |');
   expect(rows.find((row) => row.includes('habits.lifts'))).toContain('flat, never or null');
   expect(withTables('a\n<!-- table: nothing -->x<!-- end -->')).toContain('x');
 });

@@ -1,4 +1,3 @@
-import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, SegmentedControl } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useCallback, useMemo, useState } from 'react';
@@ -6,10 +5,8 @@ import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
 import type { CookFile } from '../../core/formats/kitchenFile';
 import { cookLeft } from '../../core/kitchen/deeds';
-import { PEOPLE } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { Figure } from '../shared/Field';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { MOTIONS } from '../shared/MotionDrawing';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
@@ -21,7 +18,6 @@ import { percent } from '../shared/words';
 import { CookForm } from './CookForm';
 import { handOf } from '../shared/hand';
 import css from './CooksView.module.css';
-import questions from '../shared/Questions.module.css';
 import { LengthDrawing } from './LengthDrawing';
 import { PlaceForm } from './PlaceForm';
 import { useLengths } from '../shared/units';
@@ -93,7 +89,7 @@ interface WhichCookProps extends QuestionProps {
 }
 
 /** The cooks, one of whom is shown; another is added here. */
-function WhichCook({ kitchen, update, cooks, shown, onShow }: WhichCookProps) {
+function WhichCook({ update, cooks, shown, onShow }: WhichCookProps) {
   return (
     <>
       <div className={css.heads}>
@@ -117,18 +113,6 @@ function WhichCook({ kitchen, update, cooks, shown, onShow }: WhichCookProps) {
           data={cooks.map((each, i) => ({ value: String(i), label: cookName(each, i) }))}
           onChange={(value) => onShow(Number(value))}
         />
-      )}
-      <Figure
-        label="How many cut at the same time"
-        bounds={BOUNDS.cooksAtOnce}
-        value={kitchen.cooksAtOnce ?? 1}
-        onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
-      />
-      {(kitchen.cooksAtOnce ?? 1) >= PEOPLE.inNumbersFrom.value && (
-        <p className={questions.hint}>
-          With so many at work a plan buys several of one knife. The most knives you allow are then kinds of knife, with
-          as many of each as are wanted at once.
-        </p>
       )}
     </>
   );

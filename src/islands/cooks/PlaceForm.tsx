@@ -1,5 +1,5 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { UPKEEP } from '../../core/constants';
+import { PEOPLE, UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
 import { Question } from '../questions/Question';
@@ -7,6 +7,7 @@ import { Figure } from '../shared/Field';
 import { BOARD_SIZES } from '../shared/choices';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CooksView.module.css';
+import questions from '../shared/Questions.module.css';
 import { useLengths } from '../shared/units';
 
 /** Drawing of a board: px for a millimetre. */
@@ -38,6 +39,7 @@ export function PlaceForm(asked: QuestionProps) {
   );
   return (
     <div className={css.form}>
+      <AtOnce {...asked} />
       <Question of="boardSize" {...asked} label="Board, to one scale" drawn={boards} />
       <div className={css.pair}>
         <Question of="boardLengthMm" {...asked} />
@@ -103,5 +105,28 @@ function Sharpening({ kitchen, update }: QuestionProps) {
         />
       )}
     </div>
+  );
+}
+
+/** How many cut at once, with what it changes once they are many. */
+function AtOnce({ kitchen, update }: QuestionProps) {
+  const atOnce = kitchen.cooksAtOnce ?? 1;
+  return (
+    <>
+      <div className={css.pair}>
+        <Figure
+          label="How many cut at the same time"
+          bounds={BOUNDS.cooksAtOnce}
+          value={atOnce}
+          onChange={(cooksAtOnce) => update((k) => ({ ...k, cooksAtOnce }))}
+        />
+      </div>
+      {atOnce >= PEOPLE.inNumbersFrom.value && (
+        <p className={questions.hint}>
+          With so many at work a plan buys several of one knife. The most knives you allow are then kinds of knife, with
+          as many of each as are wanted at once.
+        </p>
+      )}
+    </>
   );
 }

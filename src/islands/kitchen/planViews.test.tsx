@@ -237,6 +237,12 @@ test('the kit in a sentence counts knives, names the first and says what is spen
   expect(kitInWords({ ...plan, steps: [own, ...plan.steps.slice(1)] })).toMatch(
     /^Put one knife right, then buy \w+ knives, the [a-z’' ]+ first: /,
   );
+  expect(kitInWords({ ...plan, steps: [...knives, own] })).toMatch(
+    /^\w+ knives, the [a-z’' ]+ first, and one put right: /,
+  );
+  expect(kitInWords({ ...plan, steps: [own, ...knives.slice(0, 1), own] })).toMatch(
+    /^Put one knife right, then buy one knife, a [a-z’' ]+ and one more put right: /,
+  );
   const service = { ...own, action: 'service' as const };
   expect(kitInWords({ ...plan, steps: [service] })).toMatch(/^No knife to buy; \d+\s?% of your cutting done well\.$/);
 });
