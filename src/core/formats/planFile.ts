@@ -81,6 +81,14 @@ const lengthBandSchema = z.strictObject({ fromMm: z.number(), toMm: z.number(), 
 /** The band of edge lengths that suits a cook's general knife, mm, with the reasons that moved it. */
 export type LengthBand = z.infer<typeof lengthBandSchema>;
 
+/** What becomes of an owned knife: put right, taken out, kept apart, without work, left dull, or kept as it is. */
+const ownedFateSchema = z.strictObject({
+  owned: count,
+  fate: z.enum(['put-right', 'retired', 'apart', 'unused', 'kept-dull', 'kept']),
+  why: text,
+});
+export type OwnedFate = z.infer<typeof ownedFateSchema>;
+
 export const planFileSchema = z.strictObject({
   format: z.literal('scabbard.plan'),
   version: z.literal(1),
@@ -105,6 +113,8 @@ export const planFileSchema = z.strictObject({
     .array(z.strictObject({ role: text, wanted: count, have: count, why: text }))
     .max(200)
     .optional(),
+  /** What becomes of each owned knife once the plan is carried out, and why; left out where none is owned. */
+  drawer: z.array(ownedFateSchema).max(200).optional(),
   /** Where an order was asked for: coverage given up on the way, on average, 0–1. */
   orderCosts: z.number().optional(),
   /** Whether the kit is proven to be of the greatest worth within the limits, and how much more it could be, 0–1; null before a search. */

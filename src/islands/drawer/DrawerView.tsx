@@ -21,6 +21,7 @@ import { AddKnife } from './AddKnife';
 import css from './DrawerView.module.css';
 import { COLUMNS, readOwnedCsv } from './ownedCsv';
 import { useLengths } from '../shared/units';
+import { usePlanner } from '../shared/usePlanner';
 
 const VERDICT_WORDS: Record<DrawerVerdict, string> = {
   keep: 'Keep',
@@ -74,6 +75,8 @@ function useDrawer({ kitchen }: KitchenEdits, worker: Remote<KitchenWorker>) {
 function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { models, drawer, trouble } = useDrawer(edits, worker);
+  const { answer } = usePlanner(kitchen, worker, { robustness: false });
+  const fates = answer?.plan.drawer ?? [];
   const owned = kitchen.owned ?? [];
   const currency = kitchen.currency ?? 'EUR';
   const add = (knives: OwnedFile[]) =>
@@ -105,6 +108,7 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
               key={`${i}-${knife.type ?? ''}-${knife.model ?? ''}`}
               knife={knife}
               read={drawer?.knives.find((k) => k.owned === i) ?? null}
+              planned={fates.find((each) => each.owned === i && each.fate !== 'apart')?.why ?? null}
               currency={currency}
               onChange={(part) => change(i, part)}
               onRemove={() => remove(i)}
@@ -127,12 +131,14 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
 interface KnifeProps {
   knife: OwnedFile;
   read: DrawerKnife | null;
+  /** What the plan says of it; null where it has not been made. */
+  planned: string | null;
   currency: string;
   onChange: (part: Partial<OwnedFile>) => void;
   onRemove: () => void;
 }
 
-function Knife({ knife, read, currency, onChange, onRemove }: KnifeProps) {
+function Knife({ knife, read, planned, currency, onChange, onRemove }: KnifeProps) {
   const { length } = useLengths();
   const name = read?.name ?? typeNames.get(knife.type ?? '') ?? 'Knife';
   return (
@@ -144,7 +150,7 @@ function Knife({ knife, read, currency, onChange, onRemove }: KnifeProps) {
         </h2>
         {read && <strong className={css.verdict}>{VERDICT_WORDS[read.verdict]}</strong>}
       </div>
-      {read && <Reading read={read} currency={currency} />}
+      {read && <Reading {...{ read, planned, currency }} />}
       <div className={css.row}>
         <NativeSelect
           aria-label={`Edge of the ${name.toLowerCase()}`}
@@ -188,7 +194,7 @@ function Knife({ knife, read, currency, onChange, onRemove }: KnifeProps) {
 const MOST_NAMED = 5;
 
 /** Why a knife is kept, put right or given away; what it does best here, and its dangers. */
-function Reading({ read, currency }: { read: DrawerKnife; currency: string }) {
+function Reading({ read, planned, currency }: { read: DrawerKnife; planned: string | null; currency: string }) {
   const { told } = useLengths();
   const { why, givesBack, doesBest, minutesPerWeek, dangers } = read;
   const more = doesBest.length - MOST_NAMED;
@@ -199,11 +205,12 @@ function Reading({ read, currency }: { read: DrawerKnife; currency: string }) {
         {givesBack && (
           <>
             {' '}
-            Putting it right costs about {money(givesBack.price, currency)} and gives back{' '}
+            Putting it right costs about {money(givesBack.price, currency)} and, with nothing bought, gives back{' '}
             <b className="figure">{percent(givesBack.coverage)}</b> of your cutting.
           </>
         )}
       </p>
+      {planned && <p>{planned}</p>}
       {doesBest.length > 0 && (
         <p className={css.best}>
           Does best here, <span className="figure">{minutes(minutesPerWeek)}</span> min a week (scores of 100):{' '}

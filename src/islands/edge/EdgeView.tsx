@@ -3,6 +3,7 @@ import type { Remote } from 'comlink';
 import { useEffect, useMemo, type ComponentProps } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { EdgeKnife } from '../../core/formats/edgeFile';
+import type { OwnedFate } from '../../core/formats/planFile';
 import { diaryChanged, logged } from '../../core/kitchen/deeds';
 import type { Edges } from '../../workers/edges';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -59,7 +60,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
       )}
       {edges && edges.knives.length > 0 && answer && (
         <>
-          <Rack {...{ id, edges, update }} currency={answer.plan.currency} />
+          <Rack {...{ id, edges, update }} fates={answer.plan.drawer ?? []} currency={answer.plan.currency} />
           <Diary
             diary={kitchen.diary ?? []}
             cooks={kitchen.cooks ?? []}
@@ -86,6 +87,8 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
 interface RackProps {
   id: string;
   edges: Edges;
+  /** What becomes of each owned knife. */
+  fates: readonly OwnedFate[];
   currency: string;
   update: Update;
 }
@@ -110,7 +113,7 @@ interface OnTheRackProps extends Omit<RackProps, 'edges'> {
   edge: EdgeKnife;
 }
 
-function OnTheRack({ kept: { ref, name, blade, order }, edge, id, currency, update }: OnTheRackProps) {
+function OnTheRack({ kept: { ref, name, blade, order }, edge, id, fates, currency, update }: OnTheRackProps) {
   const owned = order === null ? Number(ref.split('-')[1]) : null;
   return (
     <li>
@@ -118,6 +121,13 @@ function OnTheRack({ kept: { ref, name, blade, order }, edge, id, currency, upda
       <div>
         <h3>{name}</h3>
         <Gauge knife={edge} />
+        {fates
+          .filter((each) => each.owned === owned && each.fate !== 'kept')
+          .map(({ why }) => (
+            <p key={why} className={css.fate}>
+              {why}
+            </p>
+          ))}
       </div>
       <Care knife={edge} currency={currency} />
       {owned !== null && (

@@ -6,6 +6,7 @@ import { buyingOrder, coverageOf, piecesEach } from './buyingOrder';
 import type { Candidate } from '../candidates/candidate';
 import { chooseKit, type Chosen, type Effort, THOROUGH } from '../search/choose';
 import { copiesWanted } from './copies';
+import { fatesOf } from './fates';
 import { triedWords } from './tried';
 import { monthOf } from './order';
 import { round, stepContextOf, stepOf } from './step';
@@ -120,6 +121,12 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     upkeep.filter((each) => each.need === need).map((each) => upkeepStep(context, each, coverageAfter));
   const totalMinor = upkeep.reduce((sum, each) => sum + each.priceMinor, spentMinor);
   const yearly = yearlyUpkeep(context, all);
+  const steps = numbered(context, [
+    ...kept(true, now),
+    ...withService.map((step) => withPieces(step, context)),
+    ...kept(false, coverage),
+    ...retirements(context, all, round(coverage, 3)),
+  ]);
   return {
     format: 'scabbard.plan',
     version: 1,
@@ -134,12 +141,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
       points: round(100 * coverage - pointsPaid(kit, problem.scale), 2),
       pointPrice: pointPrice(problem.scale, currency),
     },
-    steps: numbered(context, [
-      ...kept(true, now),
-      ...withService.map((step) => withPieces(step, context)),
-      ...kept(false, coverage),
-      ...retirements(context, all, round(coverage, 3)),
-    ]),
+    steps,
     spent: fromMinor(totalMinor, currency),
     costPerYear: fromMinor(Math.round(costPerYear(context, all)), currency),
     upkeep: {
@@ -152,6 +154,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, yearly)],
     assumed: [...context.assumed, ...keptWords(context)],
     ...besides(context, all),
+    ...fatesOf(context, all, steps),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
     proof: { best: false, gap: null },
   };

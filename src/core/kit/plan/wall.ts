@@ -37,12 +37,11 @@ function neverOf(traits: BladeTraits): string[] {
   return ['No bone, pit, shell or frozen food; no twisting.'];
 }
 
-const apartWords = (keep: string | undefined): string[] =>
-  keep === 'keepsake'
-    ? ['A keepsake: leave it where it is.']
-    : keep === 'lend'
-      ? ['For lending and rough work, so that the others are spared.']
-      : [];
+/** What whoever takes a knife from the drawer should know: that it is kept apart, without work, or left dull. */
+const fateWords = ({ drawer = [] }: Plan, owned: number | null): string[] =>
+  drawer
+    .filter((each) => each.owned === owned && ['apart', 'unused', 'kept-dull'].includes(each.fate))
+    .map(({ why }) => why);
 
 function careOf(traits: BladeTraits): string[] {
   if (traits.serrated) return ['Wash and dry by hand.'];
@@ -89,10 +88,7 @@ export function wallSheet(context: PlanningContext, plan: Plan, planned: boolean
         name: knife.name,
         blade: knife.blade,
         does: doesOf(context, plan, knife),
-        never: [
-          ...apartWords(knife.owned === null ? 'use' : kitchen.owned[knife.owned]?.keep),
-          ...(own ? neverOf(own) : []),
-        ],
+        never: [...fateWords(plan, knife.owned), ...(own ? neverOf(own) : [])],
         care: own ? careOf(own) : [],
         who: users.every(Boolean) ? null : named.filter((_, i) => users[i]),
       };
