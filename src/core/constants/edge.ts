@@ -98,7 +98,7 @@ export const UPKEEP = {
   longestLife: c(25, 'years', 'a knife that is hardly sharpened still ages', 'trade practice'),
   sharpeningEur: {
     professional: c(8, 'EUR', 'a knife taken to a professional', 'trade practice'),
-    stones: c(1, 'EUR', 'wear of one’s own stones; minutes there are told, not priced', 'house judgement'),
+    stones: c(1, 'EUR', 'wear of one’s own stones; minutes there are shown, not priced', 'house judgement'),
     powered: c(2, 'EUR', 'belts', 'house judgement'),
     'pull-through': c(2, 'EUR', 'carbide', 'house judgement'),
     none: c(8, 'EUR', 'who has none is planned a professional', 'trade practice'),

@@ -102,7 +102,7 @@ export const FIT = {
     ownWish: c(8, 'mm', 'half the band when the cook says a length', 'house judgement'),
     shortest: c(140, 'mm', 'no general knife is shorter', 'handbook'),
     longest: c(300, 'mm', 'nor longer', 'handbook'),
-    step: c(5, 'mm', 'the band is told and scored in such steps', 'house judgement'),
+    step: c(5, 'mm', 'the band is stated and scored in such steps', 'house judgement'),
   },
   mode: {
     second: c(0.95, 'factor', 'the second-best way of doing a task costs a little time', 'house judgement'),
@@ -158,7 +158,7 @@ export const FIT = {
     pushBellied: c(
       0.92,
       'score',
-      'a belly pushes nearly as well: what hangs together is told by contact',
+      'a belly pushes nearly as well: what hangs together shows in contact',
       'house judgement',
     ),
     chopBellied: c(0.66, 'score', 'a belly under a straight chop', 'house judgement'),
@@ -271,7 +271,7 @@ export const FIT = {
     drawn: c(0.333, 'share', 'of it that a draw or a blow feels', 'house judgement'),
     pressed: c(0.4, 'share', 'of it where both hands hold the blade down', 'house judgement'),
     unrulyCap: c(0.6, 'score', 'most that falling where it likes costs', 'house judgement'),
-    right: c(0.9, 'value', 'from here on a weight is told as right', 'house judgement'),
+    right: c(0.9, 'value', 'from here on a weight is called right', 'house judgement'),
   },
   face: {
     behindEdge: c(0.15, 'mm', 'a blade this thin behind the edge parts food without bruising', 'trade practice'),

@@ -18,7 +18,7 @@ export const PACKING = {
     'house judgement',
   ),
   lacking: c(45, 'points', 'a task there is named when nothing that is taken scores higher', 'house judgement'),
-  mostSteps: c(60_000, 'kits', 'looked at before the choice is told as not proven', 'house judgement'),
+  mostSteps: c(60_000, 'kits', 'looked at before the choice is called not proven', 'house judgement'),
 } as const;
 
 /** Constants of the sheet for the kitchen wall. */

@@ -73,7 +73,7 @@ export const WORTH = {
   offLength: c(
     0.0014,
     'coverage per mm',
-    'what a main knife off the length that is told gives up beside its score',
+    'what a main knife off the length that is stated gives up beside its score',
     'house judgement',
   ),
   offLengthFrom: c(2, 'mm', 'off by so little it is not off', 'house judgement'),
@@ -151,7 +151,7 @@ export const REASON = {
   wellFrom: c(65, 'score', 'a reason is given at work that the knife itself does so well', 'handbook'),
   praised: c(60, 'score', 'work done worse is not named to its praise', 'handbook'),
   wins: c(5, 'score', 'less is no reason', 'house judgement'),
-  partFrom: c(0.85, 'value', 'a part is told that is itself so good', 'house judgement'),
+  partFrom: c(0.85, 'value', 'a part is named that is itself so good', 'house judgement'),
   wishMet: c(0.65, 'share', 'of the general knives that have less of what is wished', 'house judgement'),
   wishMissed: c(0.35, 'share', 'the same of a wish that is not met', 'house judgement'),
   missedFrom: c(0.5, 'min a week', 'work of less is not missed', 'handbook'),

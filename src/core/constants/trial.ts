@@ -21,7 +21,7 @@ export const TRIAL = {
     foods: c(10, 'foods', 'most foods of a trial', 'handbook'),
     ahead: c(5, 'score', 'a knife so far ahead at a task is the better one', 'house judgement'),
     sure: c(0.9, 'share', 'how sure an interval is', 'house judgement'),
-    far: c(60, 'trials', 'a difference that needs more is told as too small to matter', 'house judgement'),
+    far: c(60, 'trials', 'a difference that needs more is called too small to matter', 'house judgement'),
     alike: c(2, 'steps', 'tasks so many steps apart share little of the model’s error', 'house judgement'),
     leastSpread: c(2, 'score', 'how far knives that differ in nothing may still differ', 'house judgement'),
     perDifference: c(0.35, 'share', 'of what parts say of two knives so much may be wrong', 'house judgement'),

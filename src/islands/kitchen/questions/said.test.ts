@@ -25,6 +25,7 @@ test('a kitchen that has said something is told in sentences', () => {
   expect(cookSaid(kitchen)).toBe(
     'Hand 201 mm, right, trained and 1 more cook; wood board 560 × 380; sharpened on stones.',
   );
+  expect(cookSaid({ ...kitchen, cooksAtOnce: 8 })).toContain('trained and 1 more cook; 8 cut at once; wood board');
   expect(moneySaid(kitchen)).toBe('€650 in all, €120 a month; even; at most 1 knife.');
   expect(drawerSaid(kitchen)).toBe("Chef's knife and bread knife; 1 tool.");
   expect(isNew(kitchen)).toBe(false);

@@ -42,14 +42,15 @@ export function cookingSaid({ cooking = {}, avoids = [] }: KitchenFile): string 
   return `${what}; ${meals}${table}${avoids.length > 0 ? `; no ${few(avoids)}` : ''}.`;
 }
 
-export function cookSaid({ cooks, board, habits }: KitchenFile): string {
+export function cookSaid({ cooks, cooksAtOnce = 1, board, habits }: KitchenFile): string {
   const cook = cooks?.[0] ?? {};
   const hand = cook.handLengthMm ?? DEFAULTS.handLengthMm;
   const who = `${cooks ? 'Hand' : 'Assumed: hand'} ${hand} mm, ${cook.handed ?? 'right'}, ${inSentence(PRACTICE, cook.experience ?? 'home')}`;
   const others = (cooks?.length ?? 1) - 1;
   const { lengthMm, widthMm, material } = { ...DEFAULTS.board, ...board };
   const sharpening = inSentence(SHARPENED_BY, habits?.sharpening ?? DEFAULTS.habits.sharpening);
-  return `${who}${others > 0 ? ` and ${plural(others, 'more cook')}` : ''}; ${material} board ${lengthMm} × ${widthMm}; ${sharpening}.`;
+  const together = cooksAtOnce > 1 ? `; ${cooksAtOnce} cut at once` : '';
+  return `${who}${others > 0 ? ` and ${plural(others, 'more cook')}` : ''}${together}; ${material} board ${lengthMm} × ${widthMm}; ${sharpening}.`;
 }
 
 export function moneySaid({ budget, currency = CATALOGUE_CURRENCY, limits }: KitchenFile): string {
