@@ -145,8 +145,8 @@ export const RULES = [
   {
     name: 'the board comes first',
     file: 'kit/context/adjustments.ts',
-    from: "const hard = kitchen.board.material === 'glass' || kitchen.board.material === 'stone';",
-    to: 'const hard = false;',
+    from: "if (kitchen.board.material !== 'glass' && kitchen.board.material !== 'stone') return { kitchen, board: null };",
+    to: 'if (kitchen.cooks.length > 0) return { kitchen, board: null };',
   },
   {
     name: 'a basket is bought in one month',
