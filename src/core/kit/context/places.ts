@@ -1,5 +1,5 @@
 import type { BladeModel } from '../../blade/schema';
-import { GUIDANCE, PEOPLE } from '../../constants';
+import { GUIDANCE } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
 import { isFlesh } from '../../cutting/eaten';
 import type { TaskLoad } from '../../load/load';
@@ -10,7 +10,7 @@ import type { Reference } from '../../reference';
 import { isAllRound } from '../candidates/kinds';
 import type { OwnedKnife } from '../candidates/owned';
 import { withoutDominated } from '../search/dominance';
-import type { MoneyScale } from '../search/worth';
+import { isInNumbers, type MoneyScale } from '../search/worth';
 
 export function demandedPlaces(kitchen: Kitchen, models: readonly BladeModel[]): PlaceRule[] {
   const modelIds = new Set(models.map((m) => m.id));
@@ -21,10 +21,6 @@ export function demandedPlaces(kitchen: Kitchen, models: readonly BladeModel[]):
       accepts: (c) => c.action === 'buy' && (modelIds.has(id) ? c.id === id : c.type?.id === id),
     }));
 }
-
-/** Whether so many are at work that the limit of knives counts kinds, any number of each. */
-const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
-  cooksAtOnce >= PEOPLE.inNumbersFrom.value;
 
 /** Most knives a kitchen may buy, copies counted. */
 export const piecesAtMost = (kitchen: Pick<Kitchen, 'cooksAtOnce' | 'cooks' | 'limits'>): number =>

@@ -42,7 +42,7 @@ function copiesCounted(kit: readonly Candidate[]): Bought[] {
 
 /**
  * Puts the pieces of a kit in buying order, wants after needs; copies of one model are bought together. An order asked for goes before both, and
- * what it costs is told.
+ * what it costs is stated.
  */
 export function buyingOrder(
   context: PlanningContext,

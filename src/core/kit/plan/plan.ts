@@ -94,7 +94,7 @@ function cuttingSteps(context: PlanningContext, kit: readonly Candidate[], asReq
   return { all, services, planned, withService, needed, orderCosts, now: covers(0, false) };
 }
 
-/** What is told only where there is something of it: copies wanted, and what trying knives changed. */
+/** What stands in a plan only where there is something of it: copies wanted, and what trying knives changed. */
 function besides(context: PlanningContext, all: readonly Candidate[]): Pick<Plan, 'copies' | 'tried'> {
   const copies = copiesWanted(context, all);
   const tried = triedWords(context, all);

@@ -1,4 +1,4 @@
-import { PEOPLE, REASON, SCORE_WORDS } from '../../constants';
+import { REASON, SCORE_WORDS } from '../../constants';
 import type { TaskLoad } from '../../load/load';
 import { explain } from '../../fit/explain';
 import { whatMakesWorse } from '../../fit/whatMakesWorse';
@@ -12,6 +12,7 @@ import { isSound } from '../candidates/owned';
 import type { Bought } from './buyingOrder';
 import type { PlanningContext } from '../context/planningContext';
 import { byWishes } from '../../fit/wishes';
+import { isInNumbers } from '../search/worth';
 import { usefulness } from '../demand/usefulness';
 import { lowerFirst, upperFirst } from '../../text/case';
 import { figure } from '../../text/figure';
@@ -210,7 +211,7 @@ function isForOtherHands({ kitchen, loads }: PlanningContext, step: Candidate, m
 
 /** Whether a small or special knife is bought beside one of its kind because so many are at work. */
 const isOneMore = ({ kitchen }: PlanningContext, step: Candidate, earlier: readonly Candidate[]): boolean =>
-  kitchen.cooksAtOnce >= PEOPLE.inNumbersFrom.value &&
+  isInNumbers(kitchen) &&
   step.action === 'buy' &&
   !isAllRound(step.type) &&
   earlier.some((other) => other.action === 'buy' && kindOfPiece(other) === kindOfPiece(step));

@@ -19,7 +19,8 @@ export interface MoneyScale {
 const inKitchen = (eur: number, { currency }: Pick<Kitchen, 'currency'>) =>
   convertMinor(Math.round(100 * eur), CATALOGUE_CURRENCY, currency);
 
-const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
+/** Whether so many are at work that kinds of knife are counted, any number of each. */
+export const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
   cooksAtOnce >= PEOPLE.inNumbersFrom.value;
 
 /**
