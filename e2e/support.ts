@@ -100,19 +100,36 @@ export async function seriousFaults(page: Page): Promise<string[]> {
 
 /** Presses what a thumb would first scroll into the middle, clear of bars that stay in place, once it lies still. */
 export async function tap(page: Page, selector: string): Promise<void> {
-  const found = await page.waitForSelector(selector);
-  await found?.evaluate(async (e) => {
-    e.scrollIntoView({ block: 'center', behavior: 'instant' });
-    const where = () => JSON.stringify(e.getBoundingClientRect());
-    const frame = () => new Promise((shown) => requestAnimationFrame(shown));
-    for (let before = '', tries = 0; before !== where() && tries < 60; tries++) {
-      before = where();
-      await frame();
-      await frame();
-    }
-  });
-  await found?.click();
+  for (let tries = 1; ; tries++) {
+    const found = await page.waitForSelector(selector);
+    await found?.evaluate(atRest);
+    const landed = found?.evaluate(isClicked).catch(() => true);
+    await found?.click();
+    if ((await landed) || tries === TRIES) return;
+  }
 }
+
+const TRIES = 3;
+
+/** Brings an element into the window and waits until it no longer moves. */
+async function atRest(e: Element): Promise<void> {
+  e.scrollIntoView({ block: 'center', behavior: 'instant' });
+  const where = () => JSON.stringify(e.getBoundingClientRect());
+  const frame = () => new Promise((shown) => requestAnimationFrame(shown));
+  for (let before = '', tries = 0; before !== where() && tries < 60; tries++) {
+    before = where();
+    await frame();
+    await frame();
+  }
+}
+
+/** Whether the next click in the window lands on an element: an answer that arrives meanwhile may have moved it away. */
+const isClicked = (e: Element) =>
+  new Promise<boolean>((tell) => {
+    const heard = ({ target }: Event) => tell(target instanceof Node && e.contains(target));
+    window.addEventListener('click', heard, { once: true, capture: true });
+    setTimeout(tell, 2000, true);
+  });
 
 /** A kitchen as the server has it, by its id or its page's address. */
 export const fileOf = async (page: Page, id: string) =>
