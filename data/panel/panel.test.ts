@@ -29,6 +29,9 @@ const rows = z
   )
   .parse([...panel, ...second]);
 
+/** What a proven plan gives up of its worth at most, so that a dearer point never covers less and near ties are settled by coverage. */
+const MOST_GIVEN_UP = 0.01;
+
 /** The plans as they were read when their verdicts were written: `npm run -s pin` writes them anew, to be read again. */
 const read = parseSheet(readFileSync(join(import.meta.dirname, '..', 'pinned', 'plans.tsv'), 'utf8'));
 
@@ -46,7 +49,7 @@ describe('what was signed is what is planned', () => {
     expect(missed(plan, wanted)).toEqual([]);
     const { spent, proof } = plan;
     if (file.budget?.total != null) expect(spent).toBeLessThanOrEqual(file.budget.total);
-    if (proof.best) expect(proof.gap).toBe(0);
+    if (proof.best) expect(proof.gap).toBeLessThanOrEqual(MOST_GIVEN_UP);
     const was = read.get(id) ?? '';
     const now = planLine(plan);
     expect(agree(was, now), `another plan than the one that was read:\n${was}\n${now}`).toBe(true);

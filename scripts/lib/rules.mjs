@@ -85,6 +85,18 @@ export const RULES = [
     to: 'if (covers < 0) {',
   },
   {
+    name: 'near ties are settled by coverage',
+    file: 'kit/context/settled.ts',
+    from: 'if (a.covered !== b.covered) return a.covered > b.covered;',
+    to: 'if (a.covered !== b.covered) return false;',
+  },
+  {
+    name: 'a dear knife of a school waits',
+    file: 'kit/context/schoolPieces.ts',
+    from: 'if (more - covered <= SCHOOL.costsAtMost.value) return { problem, postponed };',
+    to: 'return { problem, postponed };',
+  },
+  {
     name: 'a knife is as good as its edge on an ordinary day',
     file: 'kit/candidates/scoring.ts',
     from: 'const lost = biteLost(keenness);',

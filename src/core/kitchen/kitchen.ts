@@ -4,7 +4,7 @@ import type { Avoidable } from '../cutting/words';
 import { PEOPLE } from '../constants';
 import { Faults } from '../formats/faults';
 import type { CookFile, KitchenFile, OwnDishFile, OwnedFile } from '../formats/kitchenFile';
-import { convertMinor, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
+import { euroIn, planningRate, showMoney, toMinor, CATALOGUE_CURRENCY } from '../money/currency';
 import type { Reference } from '../reference';
 import type { DiaryEntry } from '../formats/diaryFile';
 import type { BenchTrialFile } from '../formats/trialsFile';
@@ -287,7 +287,7 @@ function completeMoney({ budget, owned = [] }: KitchenFile, currency: string, as
     budgetMinor = perMonthMinor * DEFAULTS.months;
     assumed.push(`The monthly amount counted over ${DEFAULTS.months} months.`);
   } else if (budget?.total === undefined && perMonthMinor === null) {
-    budgetMinor = convertMinor(toMinor(DEFAULTS.budgetEur, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
+    budgetMinor = euroIn(DEFAULTS.budgetEur, currency);
     assumed.push(`${showMoney(budgetMinor, currency)} to spend.`);
   }
   return {

@@ -79,6 +79,10 @@ export function convertMinor(minor: number, from: string, to: string): number {
   return toMinor(Number((fromMinor(minor, from) * (planningRate(from, to) ?? 1)).toFixed(minorDigits(to))), to);
 }
 
+/** Euro, the currency of the catalogue and of every figure of the trade, as minor units of another currency. */
+export const euroIn = (euro: number, currency: string): number =>
+  convertMinor(toMinor(euro, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
+
 const formatters = new Map<string, Intl.NumberFormat>();
 let language = 'en-GB';
 

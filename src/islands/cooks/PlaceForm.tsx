@@ -1,7 +1,7 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { PEOPLE, UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { CATALOGUE_CURRENCY, convertMinor, showMoney } from '../../core/money/currency';
+import { CATALOGUE_CURRENCY, euroIn, showMoney } from '../../core/money/currency';
 import { Question } from '../questions/Question';
 import { Figure } from '../shared/Field';
 import { BOARD_SIZES } from '../shared/choices';
@@ -80,7 +80,7 @@ function Sharpening({ kitchen, update }: QuestionProps) {
     );
   if (habits.sharpening !== 'professional' && habits.sharpening !== 'none') return null;
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
-  const usual = convertMinor(100 * UPKEEP.sharpeningEur.professional.value, CATALOGUE_CURRENCY, currency);
+  const usual = euroIn(UPKEEP.sharpeningEur.professional.value, currency);
   return (
     <div className={css.pair}>
       <Figure

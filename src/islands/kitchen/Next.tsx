@@ -4,7 +4,7 @@ import type { Plan, PlanStep } from '../../core/formats/planFile';
 import { piecesOf } from '../../core/formats/planSteps';
 import { upperFirst } from '../../core/text/case';
 import { nextQuestion, type Question } from '../../core/kitchen/nextQuestion';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor, toMinor } from '../../core/money/currency';
+import { CATALOGUE_CURRENCY, euroIn, fromMinor } from '../../core/money/currency';
 import type { QuestionProps } from '../shared/useKitchen';
 import { money, percent, typeName } from '../shared/words';
 import css from './Next.module.css';
@@ -23,7 +23,7 @@ const BUDGETS_EUR = [60, 120, 250, 500];
 
 /** An amount of euros as a round one of another currency. */
 function roundIn(euros: number, currency: string): number {
-  const amount = fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
+  const amount = fromMinor(euroIn(euros, currency), currency);
   const unit = 10 ** Math.max(0, Math.floor(Math.log10(amount)) - 1);
   return Math.round(amount / unit) * unit;
 }

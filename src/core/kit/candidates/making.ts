@@ -2,7 +2,7 @@ import type { BladeModel } from '../../blade/schema';
 import { UPKEEP } from '../../constants';
 import type { EdgeCare } from '../../edge/keenness';
 import type { Kitchen } from '../../kitchen/kitchen';
-import { convertMinor, CATALOGUE_CURRENCY, toMinor } from '../../money/currency';
+import { euroIn, toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
 import type { Candidate } from './candidate';
 import type { Scoring } from './scoring';
@@ -27,7 +27,5 @@ export function sharpeningMinor(
   event: keyof typeof UPKEEP.sharpeningEur = habits.sharpening,
 ): number {
   const paid = event === 'professional' || event === 'none' ? habits.sharpeningPrice : null;
-  return paid === null
-    ? convertMinor(100 * UPKEEP.sharpeningEur[event].value, CATALOGUE_CURRENCY, currency)
-    : toMinor(paid, currency);
+  return paid === null ? euroIn(UPKEEP.sharpeningEur[event].value, currency) : toMinor(paid, currency);
 }

@@ -120,9 +120,18 @@ export function ownedKnives(making: Making): OwnedKnife[] {
   });
 }
 
+/** Whether an edge is not fit to work with but can be put right. */
+export const isDull = ({ condition }: Pick<Owned, 'condition'>): boolean =>
+  condition === 'dull' || condition === 'chipped';
+
 /** Whether the edge of an owned knife is not fit to work with as it lies in the drawer. */
-export const isBlunt = ({ owned }: OwnedKnife): boolean =>
-  owned.condition === 'dull' || owned.condition === 'chipped' || owned.condition === 'worn-out';
+export const isBlunt = ({ owned }: OwnedKnife): boolean => isDull(owned) || owned.condition === 'worn-out';
 
 /** Whether an owned knife is sound, or would be with a sharpening or a repair: not worn out, and in use. */
 export const isSound = ({ owned }: OwnedKnife): boolean => owned.keep === 'use' && owned.condition !== 'worn-out';
+
+/** Why an owned knife lies beside the working ones; null where it works. */
+export function whyApart({ keep }: Pick<Owned, 'keep'>): string | null {
+  if (keep === 'keepsake') return 'A keepsake: kept for its own sake, outside the count.';
+  return keep === 'lend' ? 'Kept to lend and for rough work, so that the others are spared.' : null;
+}

@@ -7,7 +7,7 @@ import type { Kitchen } from '../../kitchen/kitchen';
 import { convertMinor, CATALOGUE_CURRENCY } from '../../money/currency';
 import type { Reference } from '../../reference';
 import type { Making } from '../candidates/making';
-import type { OwnedKnife } from '../candidates/owned';
+import { isDull, type OwnedKnife } from '../candidates/owned';
 
 /** Bones are chopped here though no task says so: a carcass a month. */
 const IMPLIED_BONES = { id: 'stock-bones-chop', timesPerWeek: 12 / 52, amount: 1, matters: 1 };
@@ -57,16 +57,18 @@ export function withBoard(kitchen: Kitchen, reference: Reference): { kitchen: Ki
     : { kitchen, board: null };
 }
 
+/** Whether a sharpening stone is among some tools. */
+export const ownsStone = (tools: readonly string[]): boolean => tools.some((id) => id.startsWith('stone-'));
+
 /** A first stone, for who sharpens on stones, owns none, and has knives to put right with it (handbook 10.4). */
 export function firstStone(
   { kitchen, reference }: Pick<Making, 'kitchen' | 'reference'>,
   owned: readonly OwnedKnife[],
   moneyMinor: number,
 ): PutAside | null {
-  if (kitchen.habits.sharpening !== 'stones' || kitchen.tools.some((id) => id.startsWith('stone-'))) return null;
+  if (kitchen.habits.sharpening !== 'stones' || ownsStone(kitchen.tools)) return null;
   const toDo = owned.filter(
-    ({ blade, owned: { condition, keep } }) =>
-      keep === 'use' && (condition === 'dull' || condition === 'chipped') && isSharpened(blade.blade),
+    ({ blade, owned: { condition, keep } }) => keep === 'use' && isDull({ condition }) && isSharpened(blade.blade),
   );
   if (toDo.length === 0) return null;
   const all = toDo.length === 1 ? 'the knife that is dull' : `all ${toDo.length} that are dull, in one session`;

@@ -28,6 +28,7 @@ import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { firstStone, type PutAside, serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
+import { withoutDearPieces } from './schoolPieces';
 import {
   besideNamed,
   cutsFlesh,
@@ -58,6 +59,8 @@ export interface PlanningContext extends Making, Sold {
   putAside: readonly PutAside[];
   /** The wooden board among them. */
   board: PutAside | null;
+  /** How many pieces that the school asks for wait until there is more money. */
+  postponed: number;
   /** Kit of the last proof of this kitchen, by candidate, to start from. */
   seed?: readonly string[];
   /** What the uses in the diary taught; null where they teach nothing. */
@@ -206,7 +209,7 @@ const movedAsLearned = (kitchen: Kitchen, { motions }: LearnedUse): Kitchen => (
 });
 
 function contextFor(making: Making, common: Common, before?: PlanningContext | null): PlanningContext {
-  const { kitchen, loads, reference, hands } = making;
+  const { kitchen, loads, reference, hands, models } = making;
   const { school, cooks, board } = common;
   const scale = moneyScale(kitchen);
   const owned = ownedKnives(making);
@@ -222,7 +225,7 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const stone = firstStone(making, owned, money);
   const putAside = [board, stone].filter((each) => each !== null);
   const budgetMinor = money - (stone?.priceMinor ?? 0);
-  const context = { ...making, ...common, putAside, owned, sold, buyable, scoredFor, serviced: null };
+  const context = { ...making, ...common, putAside, owned, sold, buyable, scoredFor, serviced: null, postponed: 0 };
   const problemOf = (knives: Candidate[], rules: readonly PlaceRule[]): Problem => {
     const candidates = [...knives, ...beside];
     const extras = beside.map((_, i) => ({ fits: [knives.length + i], required: false }));
@@ -239,12 +242,14 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
     return { ...context, problem, counts: 'everything', polishGivenUp: 0 };
   }
   const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
-  return keepingOwned((counts, only) => {
+  const laid = keepingOwned((counts, only) => {
     const counted = countedBeside(buyable, owned, making, counts);
     const knives = only ? counted.filter(({ id }) => only.has(id)) : reduced(counted, rules, school, reference, scale);
     const problem = problemOf(knives, rules);
     return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
   });
+  const hasPieces = school !== 'free' || kitchen.tastes.pair === 'spared-and-abused';
+  return hasPieces ? { ...laid, ...withoutDearPieces(laid.problem, demandedPlaces(kitchen, models).length) } : laid;
 }
 
 /**

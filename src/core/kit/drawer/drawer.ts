@@ -3,8 +3,9 @@ import { GUIDANCE, SCORE_WORDS } from '../../constants';
 import type { BladeModel } from '../../blade/schema';
 import { explain } from '../../fit/explain';
 import { fromMinor } from '../../money/currency';
+import type { Owned } from '../../kitchen/kitchen';
 import { careSteps } from '../candidates/care';
-import type { OwnedKnife } from '../candidates/owned';
+import { type OwnedKnife, whyApart } from '../candidates/owned';
 import { toolScores } from '../candidates/tools';
 import type { PlanningContext } from '../context/planningContext';
 import { coverageOfKit } from '../search/coverage';
@@ -41,11 +42,14 @@ const DANGER = {
   'worn-out': 'So little blade is left that it bends, or the edge is gone past sharpening.',
 } as const;
 
-/** What is kept beside the working knives. */
-const APART = {
-  keepsake: 'A keepsake: kept for its own sake, outside the count.',
-  lend: 'Kept to lend and for rough work, so that the others need not be.',
-} as const;
+/** What to do with an owned knife: `idle` where no work goes to it, `curable` where a step puts it right. */
+function verdictOf({ keep, condition, use }: Owned, idle: boolean, curable: boolean): DrawerVerdict {
+  if (keep !== 'use') return 'keep';
+  if (condition === 'worn-out') return 'retire';
+  if (idle) return use === 'never' || use === 'rarely' || condition === 'chipped' ? 'give-away' : 'keep';
+  if (condition === 'chipped') return 'repair';
+  return condition === 'dull' && curable ? 'sharpen' : 'keep';
+}
 
 /** Which knife each task goes to, by index; −1 where none does it at all well, or a tool does it better. */
 function goesTo(scores: readonly Float64Array[], context: PlanningContext): number[] {
@@ -97,30 +101,14 @@ export function readDrawer(context: PlanningContext): Drawer {
     const step = care.findIndex((c) => c.owned === i);
     const putRight = care[step];
     const coverage = putRight ? coverageOfKit(context.problem, [putRight]) - now : 0;
-    const { condition, use } = knife.owned;
     const idle = !once.includes(i);
-    const apart = knife.owned.keep !== 'use';
-    const verdict: DrawerVerdict = apart
-      ? 'keep'
-      : condition === 'worn-out'
-        ? 'retire'
-        : idle
-          ? use === 'never' || use === 'rarely' || condition === 'chipped'
-            ? 'give-away'
-            : 'keep'
-          : condition === 'chipped'
-            ? 'repair'
-            : condition === 'dull' && step >= 0
-              ? 'sharpen'
-              : 'keep';
+    const verdict = verdictOf(knife.owned, idle, step >= 0);
     return {
       owned: i,
       name: knife.type.name,
       blade: knife.blade.blade,
       verdict,
-      why: apart
-        ? APART[knife.owned.keep === 'lend' ? 'lend' : 'keepsake']
-        : sentence(verdict, idle, knife, doesBest.length),
+      why: whyApart(knife.owned) ?? sentence(verdict, idle, knife, doesBest.length),
       doesBest: doesBest.map(({ load, score }) => ({
         task: load.task.id,
         minutesPerWeek: load.minutesPerWeek,

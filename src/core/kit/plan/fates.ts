@@ -1,5 +1,6 @@
 import type { OwnedFate, Plan, PlanStep } from '../../formats/planFile';
 import type { Candidate } from '../candidates/candidate';
+import { isDull, whyApart } from '../candidates/owned';
 import type { PlanningContext } from '../context/planningContext';
 import { minutesServedBy } from './assignment';
 
@@ -12,10 +13,8 @@ function fateOf(
 ): Omit<OwnedFate, 'owned'> {
   const knife = owned[at]?.owned;
   const step = steps.find((each) => each.owned === at);
-  if (knife?.keep === 'keepsake')
-    return { fate: 'apart', why: 'A keepsake: kept for its own sake, outside the count.' };
-  if (knife?.keep === 'lend')
-    return { fate: 'apart', why: 'Kept to lend and for rough work, so that the others are spared.' };
+  const apart = knife ? whyApart(knife) : null;
+  if (apart !== null) return { fate: 'apart', why: apart };
   if (step?.action === 'retire')
     return { fate: 'retired', why: 'The plan takes it out of the drawer: no work goes to it.' };
   if (step)
@@ -25,8 +24,7 @@ function fateOf(
     };
   if (minutes <= 0)
     return { fate: 'unused', why: 'Once the plan is carried out no work goes to it: others do all of it better.' };
-  const isDull = knife?.condition === 'dull' || knife?.condition === 'chipped';
-  if (isDull)
+  if (knife && isDull(knife))
     return {
       fate: 'kept-dull',
       why: 'The plan leaves its edge as it is: putting it right would bring less than its price.',

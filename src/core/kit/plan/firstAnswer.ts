@@ -1,5 +1,5 @@
 import type { PlanningContext } from '../context/planningContext';
-import { coverageDecides } from '../context/coverageDecides';
+import { settled } from '../context/settled';
 import { taking } from '../offers/offers';
 import { HOPELESS, promisingOffers } from '../offers/promise';
 import { chooseKit, type Chosen, type Effort, ROUGH } from '../search/choose';
@@ -59,5 +59,5 @@ export function firstAnswer(context: PlanningContext, effort: Effort): ChosenOn 
     });
   const { serviced } = context;
   const best = [...tried, ...(serviced ? [on(serviced, effort, { seed: serviced.seed })] : [])].reduce(better, plain);
-  return { ...best, chosen: coverageDecides(best.context, best.chosen) };
+  return { ...best, chosen: settled(best.context, best.chosen) };
 }

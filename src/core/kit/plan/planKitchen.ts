@@ -12,7 +12,7 @@ import { type Looking, proveBest, type Proven } from '../offers/prove';
 import { toTheEnd } from '../search/sizes';
 import { Robustness, withRobustness } from '../robustness/robustness';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
-import { coverageDecides } from '../context/coverageDecides';
+import { settled } from '../context/settled';
 
 /** A plan and the context it stands on: with the offers it takes, or with a service. */
 export interface Planned {
@@ -45,8 +45,8 @@ export function* provenKit(context: PlanningContext, looking: Looking = {}): Gen
   // where the proof had to stop, the first answer may have been the better kit
   const quick = proven ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
-  const chosen = coverageDecides(best.context, best.chosen);
-  const gap = proven ? 0 : Math.max(0, bound - chosen.worth);
+  const chosen = settled(best.context, best.chosen);
+  const gap = Math.max(0, (proven ? best.chosen.worth : bound) - chosen.worth);
   return {
     context: best.context,
     chosen,

@@ -1,8 +1,10 @@
 import { GUIDANCE } from '../../constants';
-import { CATALOGUE_CURRENCY, convertMinor, showMoney, toMinor } from '../../money/currency';
+import { euroIn, showMoney } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound } from '../candidates/kinds';
-import type { Owned } from '../../kitchen/kitchen';
+import { isDull } from '../candidates/owned';
+import { ownsStone } from '../context/adjustments';
+import { isSerratedDear, spreadOf } from '../candidates/spending';
 import { minutesServed } from './assignment';
 import type { PlanningContext } from '../context/planningContext';
 
@@ -23,11 +25,8 @@ export function warningsFor(context: PlanningContext, steps: readonly Candidate[
         ? `${ruins}: get a wooden or rubber one before any knife.`
         : `${ruins}: save for a wooden or rubber one first, the money does not reach for it here.`,
     );
-  const isDull = ({ condition, keep }: Owned) => keep === 'use' && (condition === 'dull' || condition === 'chipped');
-  const hasStone = [...kitchen.tools, ...context.putAside.map(({ tool }) => tool.id)].some((id) =>
-    id.startsWith('stone-'),
-  );
-  if (habits.sharpening === 'stones' && !hasStone && kitchen.owned.some(isDull))
+  const hasStone = ownsStone([...kitchen.tools, ...context.putAside.map(({ tool }) => tool.id)]);
+  if (habits.sharpening === 'stones' && !hasStone && kitchen.owned.some((each) => each.keep === 'use' && isDull(each)))
     warnings.push(
       'You sharpen on stones and own none, and the money does not reach for one here: borrow one, or have the first sharpening done.',
     );
@@ -60,6 +59,10 @@ export function warningsFor(context: PlanningContext, steps: readonly Candidate[
     warnings.push(
       `${without === 1 ? 'One knife that was asked for is' : `${without} knives that were asked for are`} not to be had within the budget and limits${missing.length > 0 ? ` (${missing.join(', ')})` : ''}; the plan does without.`,
     );
+  if (context.postponed > 0)
+    warnings.push(
+      `${context.postponed === 1 ? 'One knife' : `${context.postponed} knives`} of the school you follow would take most of the money and leave too little for the rest: the plan waits with ${context.postponed === 1 ? 'it' : 'them'} until there is more.`,
+    );
   return [...warnings, ...moneyWarnings(context, steps)];
 }
 
@@ -72,17 +75,13 @@ function askedInVain({ kitchen, models, reference }: PlanningContext, steps: rea
     .map((id) => reference.types.get(id)?.name ?? models.find((m) => m.id === id)?.name ?? id);
 }
 
-/** Euro in minor units of another currency. */
-const inCurrency = (euro: number, currency: string): number =>
-  convertMinor(toMinor(euro, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency);
-
 function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): string[] {
   const { kitchen } = context;
   const money = (minor: number) => showMoney(minor, kitchen.currency);
   const bought = steps.filter((s) => s.action === 'buy');
   const owns = context.owned.some(({ type }) => isAllRound(type));
-  const main = bought.filter((s) => isAllRound(s.type)).reduce((most, s) => Math.max(most, s.priceMinor), 0);
-  const total = bought.reduce((sum, s) => sum + s.priceMinor, 0);
+  const spread = spreadOf(steps);
+  const { main, serrated, total } = spread;
   const warnings: string[] = [];
   if (main === 0 && !owns)
     warnings.push(
@@ -94,13 +93,9 @@ function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): s
     warnings.push(
       `The main knife takes ${money(main)} of the ${money(total)} for knives; about half is usual. Here other work asks for blades of its own, and a dearer main knife would add less than its price.`,
     );
-  const serrated = bought
-    .filter((s) => s.type?.role === 'serrated')
-    .reduce((most, s) => Math.max(most, s.priceMinor), 0);
-  const dearSerrated = inCurrency(GUIDANCE.serratedDearEur.value, kitchen.currency);
-  if (main > 0 && serrated > Math.max(dearSerrated, GUIDANCE.serratedMost.value * total, main / 2))
+  if (isSerratedDear(spread, kitchen.currency))
     warnings.push(`${money(serrated)} for a serrated knife is much for something that is replaced, not sharpened.`);
-  const dear = inCurrency(GUIDANCE.dearForRareEur.value, kitchen.currency);
+  const dear = euroIn(GUIDANCE.dearForRareEur.value, kitchen.currency);
   const minutes = minutesServed(context, steps);
   steps.forEach(({ action, blade, priceMinor }, i) => {
     const aMonth = ((minutes[i] ?? 0) * 52) / 12;
@@ -109,7 +104,7 @@ function moneyWarnings(context: PlanningContext, steps: readonly Candidate[]): s
         `${blade.blade.name}: ${money(priceMinor)} is dear for ${aMonth < 1 ? 'less than a minute' : `about ${Math.round(aMonth)} minutes`} a month; a plainer one or a loan may do.`,
       );
   });
-  if (kitchen.habits.roughUse && main > inCurrency(GUIDANCE.dearForRoughEur.value, kitchen.currency))
+  if (kitchen.habits.roughUse && main > euroIn(GUIDANCE.dearForRoughEur.value, kitchen.currency))
     warnings.push(`${money(main)} is dear for a knife in rough, shared use.`);
   return warnings;
 }

@@ -1,6 +1,6 @@
 import { PEOPLE, WORTH } from '../../constants';
 import type { Kitchen } from '../../kitchen/kitchen';
-import { CATALOGUE_CURRENCY, convertMinor, fromMinor } from '../../money/currency';
+import { euroIn, fromMinor } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
 import { isAllRound, kindOfPiece } from '../candidates/kinds';
 
@@ -15,9 +15,6 @@ export interface MoneyScale {
   /** One person at work. */
   alone: boolean;
 }
-
-const inKitchen = (eur: number, { currency }: Pick<Kitchen, 'currency'>) =>
-  convertMinor(Math.round(100 * eur), CATALOGUE_CURRENCY, currency);
 
 /** Whether so many are at work that kinds of knife are counted, any number of each. */
 export const isInNumbers = ({ cooksAtOnce }: Pick<Kitchen, 'cooksAtOnce'>): boolean =>
@@ -36,7 +33,7 @@ function pointPriceMinor(
   const factor = w.spend[kitchen.spend].value;
   const people = isInNumbers(kitchen) ? kitchen.cooksAtOnce : 1;
   // the whole money in euro, by the same planning rate as the prices
-  const rate = inKitchen(1000, kitchen) / 1000;
+  const rate = euroIn(1000, kitchen.currency) / 1000;
   const eur = kitchen.budgetMinor === null ? Infinity : (kitchen.budgetMinor + kitchen.investedMinor) / rate;
   const even = Math.max(w.pointLeastEur.value, people * evenPriceEur(eur / people));
   return Math.max(1, Math.round(factor * rate * even));
@@ -57,7 +54,7 @@ function evenPriceEur(eur: number): number {
 /** The scale of a kitchen's money. */
 export const moneyScale = (kitchen: Kitchen): MoneyScale => ({
   pointMinor: pointPriceMinor(kitchen),
-  keepMinor: inKitchen(WORTH.keepEur.value, kitchen),
+  keepMinor: euroIn(WORTH.keepEur.value, kitchen.currency),
   inNumbers: isInNumbers(kitchen),
   alone: kitchen.cooksAtOnce < 2,
 });

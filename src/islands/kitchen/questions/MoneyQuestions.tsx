@@ -2,14 +2,7 @@ import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { NativeSelect, Switch } from '@mantine/core';
 import { useId } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
-import {
-  CATALOGUE_CURRENCY,
-  convertMinor,
-  fromMinor,
-  isExact,
-  minorDigits,
-  toMinor,
-} from '../../../core/money/currency';
+import { CATALOGUE_CURRENCY, euroIn, fromMinor, isExact, minorDigits } from '../../../core/money/currency';
 import { Question } from '../../questions/Question';
 import { SPENDS } from '../../shared/choices';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
@@ -22,8 +15,7 @@ const CURRENCIES = ['EUR', 'GBP', 'USD', 'CAD', 'AUD', 'CHF', 'SEK', 'NOK', 'DKK
 /** The slider's reach, euros; more can be typed. */
 const SLIDER_EUR = 800;
 
-const inCurrency = (euros: number, currency: string) =>
-  fromMinor(convertMinor(toMinor(euros, CATALOGUE_CURRENCY), CATALOGUE_CURRENCY, currency), currency);
+const inCurrency = (euros: number, currency: string) => fromMinor(euroIn(euros, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
 export default function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {

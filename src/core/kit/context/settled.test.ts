@@ -1,0 +1,52 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { isSerratedDear, spreadOf } from '../candidates/spending';
+import { chooseKit, QUICK } from '../search/choose';
+import { coverageOfKit, kitOf } from '../search/coverage';
+import { Chooser } from '../search/greedy';
+import { affordable, type Choice, isFeasible, kindsOf } from '../search/problem';
+import { wildKitchen } from '../../testing/arbitrary';
+import { contextOf } from '../../testing/trade';
+import { coverageDecides } from './coverageDecides';
+import { settled } from './settled';
+
+/** A tenth of a point, as the handbook has it. */
+const TENTH = 0.001;
+
+const filled = (choice: Choice) => [...choice].filter((i) => i >= 0).length;
+
+test('of kits within a tenth of a point none that one exchange away covers a tenth more is passed over', () => {
+  let moved = 0;
+  for (const file of fc.sample(wildKitchen, { numRuns: 25, seed: 106 })) {
+    const context = contextOf(file);
+    const { kitchen } = context;
+    const { problem } = affordable(context.problem);
+    if (problem.kinds !== undefined) continue;
+    const found = chooseKit(problem, QUICK);
+    const before = coverageDecides(context, found);
+    const after = settled(context, { ...found, among: undefined });
+    const chooser = new Chooser(problem);
+    const covered = (choice: Choice) => coverageOfKit(problem, kitOf(problem, choice));
+    const floor = chooser.worth(before.choice) - TENTH;
+    expect(after.worth).toBeCloseTo(chooser.worth(after.choice), 12);
+    expect(after.worth).toBeGreaterThanOrEqual(floor - 1e-9);
+    expect(isFeasible(problem, after.choice)).toBe(true);
+    expect(filled(after.choice)).toBe(filled(before.choice));
+    if (String(after.choice) !== String(before.choice)) {
+      moved++;
+      const better = Math.round(covered(after.choice) / TENTH) - Math.round(covered(before.choice) / TENTH);
+      const fewer = kindsOf(problem, before.choice).size - kindsOf(problem, after.choice).size;
+      expect(better > 0 || (better === 0 && fewer >= 0)).toBe(true);
+    }
+    after.choice.forEach((stands, p) => {
+      if (stands < 0 || problem.candidates[stands]?.owned !== null) return;
+      for (const i of problem.places[p]?.fits ?? []) {
+        const other = after.choice.with(p, i);
+        if (chooser.worth(other) < floor + 1e-9 || !isFeasible(problem, other)) continue;
+        if (isSerratedDear(spreadOf(kitOf(problem, other)), kitchen.currency)) continue;
+        expect(Math.round(covered(other) / TENTH)).toBeLessThanOrEqual(Math.round(covered(after.choice) / TENTH));
+      }
+    });
+  }
+  expect(moved).toBeGreaterThan(2);
+});

@@ -1,0 +1,78 @@
+import { WORTH } from '../../constants';
+import { isSerratedDear, spreadOf } from '../candidates/spending';
+import { Chooser } from '../search/greedy';
+import type { Chosen } from '../search/choose';
+import { coverageOfKit, kitOf } from '../search/coverage';
+import { affordable, type Choice, EPSILON, isFeasible, kindsOf, type Problem } from '../search/problem';
+import { coverageDecides } from './coverageDecides';
+import type { PlanningContext } from './planningContext';
+
+/** A kit, and by what it is preferred among kits worth nearly the same. */
+interface Settled {
+  choice: Choice;
+  worth: number;
+  /** Coverage to a tenth of a point: smaller differences are not told apart. */
+  covered: number;
+  kinds: number;
+  ids: string;
+}
+
+/**
+ * The kit that is told, of all that are worth nearly as much as the best one found: a dearer point never covers less, and among kits within a tenth
+ * of a point that differ by exchanges the one is taken that covers more, then that has fewer kinds, is worth more, comes first by id (handbook 10.6).
+ * Nothing is added to a kit for it. Deterministic; keeps every limit of the problem.
+ */
+export function settled(context: PlanningContext, found: Chosen): Chosen {
+  const decided = coverageDecides(context, found);
+  return amongTies(context, decided);
+}
+
+/** The best of the kits one exchange away that are worth a tenth of a point less at most, until none is better. */
+function amongTies({ problem: whole, kitchen }: PlanningContext, chosen: Chosen): Chosen {
+  const { problem } = affordable(whole);
+  const { places, candidates } = problem;
+  // a tie is no reason to spend as the plan itself would warn of
+  const isOdd = (of: Choice) => isSerratedDear(spreadOf(kitOf(problem, of)), kitchen.currency);
+  const { among } = chosen;
+  const chooser = new Chooser(problem);
+  const judged = (of: Choice): Settled => ({
+    choice: of,
+    worth: chooser.worth(of),
+    covered: Math.round(coverageOfKit(problem, kitOf(problem, of)) / WORTH.tie.value),
+    kinds: kindsOf(problem, of).size,
+    ids: [...of].map((i) => candidates[i]?.id ?? '').join(' '),
+  });
+  let best = judged(chosen.choice);
+  const least = best.worth - WORTH.tie.value;
+  for (;;) {
+    const near = [...chooser.exchanged(best.choice).entries()].flatMap(([i, worth]) =>
+      worth >= -WORTH.tie.value && (!among || among.has(i)) ? [i] : [],
+    );
+    const others = placesToExchange(problem, best.choice).flatMap((at) =>
+      near
+        .filter((i) => at.every((p) => places[p]?.fits.includes(i)))
+        .map((i) => best.choice.map((stands, p) => (at.includes(p) ? i : stands))),
+    );
+    const better = others
+      .filter((other) => isFeasible(problem, other) && !isOdd(other))
+      .map(judged)
+      .filter(({ worth }) => worth >= least - EPSILON)
+      .reduce((a, b) => (isPreferred(b, a) ? b : a), best);
+    if (better === best) return { ...chosen, choice: best.choice, worth: best.worth };
+    best = better;
+  }
+}
+
+/** Places whose pieces are exchanged together: one by one, or all copies of a knife where kinds are counted. */
+function placesToExchange({ kinds, candidates }: Problem, choice: Choice): number[][] {
+  const filled = [...choice.keys()].filter((p) => candidates[choice[p] ?? -1]?.owned === null);
+  if (kinds === undefined) return filled.map((p) => [p]);
+  return [...kindsOf({ candidates }, choice)].map((kind) => filled.filter((p) => choice[p] === kind));
+}
+
+function isPreferred(a: Settled, b: Settled): boolean {
+  if (a.covered !== b.covered) return a.covered > b.covered;
+  if (a.kinds !== b.kinds) return a.kinds < b.kinds;
+  if (Math.abs(a.worth - b.worth) > EPSILON) return a.worth > b.worth;
+  return a.ids < b.ids;
+}
