@@ -78,6 +78,8 @@ export const WORTH = {
     'house judgement',
   ),
   offLengthFrom: c(2, 'mm', 'off by so little it is not off', 'house judgement'),
+  lineShare: c(0.1, 'share', 'of a main knife’s price that the wanted length of its line may cost more', 'handbook'),
+  lineEur: c(10, 'EUR', 'or this much, where it is more', 'handbook'),
   looks: c(0.002, 'coverage', 'what looks weigh: they break ties', 'house judgement'),
   ceramic: c(
     0.008,

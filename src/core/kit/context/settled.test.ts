@@ -50,3 +50,21 @@ test('of kits within a tenth of a point none that one exchange away covers a ten
   }
   expect(moved).toBeGreaterThan(2);
 });
+
+test('a main knife of the wrong length gives way to its line’s right one for a tenth of its price more, not for more', () => {
+  const settledFrom = (id: string, handLengthMm: number) => {
+    const context = contextOf({
+      cooks: [{ handLengthMm, experience: 'keen' }],
+      board: { lengthMm: 600, widthMm: 400 },
+      budget: { total: 300 },
+    });
+    const { problem } = context;
+    const main = problem.candidates.findIndex((c) => c.id === id);
+    const choice = new Int32Array(problem.places.length).fill(-1).with(0, main);
+    const chosen = { choice, worth: new Chooser(problem).worth(choice), unmet: 0, among: new Set<number>() };
+    return [...settled(context, chosen).choice].flatMap((i) => problem.candidates[i]?.id ?? [])[0];
+  };
+  expect(settledFrom('lanternhill-gyuto-180', 230)).toBe('lanternhill-gyuto-180');
+  expect(settledFrom('lanternhill-gyuto-240', 230)).toBe('lanternhill-gyuto-270');
+  expect(settledFrom('lanternhill-gyuto-240', 170)).toBe('lanternhill-gyuto-210');
+});

@@ -3,7 +3,10 @@ import { isSerratedDear, spreadOf } from '../candidates/spending';
 import { Chooser } from '../search/greedy';
 import type { Chosen } from '../search/choose';
 import { coverageOfKit, kitOf } from '../search/coverage';
-import { affordable, type Choice, EPSILON, isFeasible, kindsOf, type Problem } from '../search/problem';
+import { offLengthMm } from '../../fit/parts/length';
+import { euroIn } from '../../money/currency';
+import type { Candidate } from '../candidates/candidate';
+import { affordable, type Choice, EPSILON, isFeasible, kindsOf, priceOf, type Problem } from '../search/problem';
 import { coverageDecides } from './coverageDecides';
 import type { PlanningContext } from './planningContext';
 
@@ -23,9 +26,40 @@ interface Settled {
  * Nothing is added to a kit for it. Deterministic; keeps every limit of the problem.
  */
 export function settled(context: PlanningContext, found: Chosen): Chosen {
-  const decided = coverageDecides(context, found);
-  return amongTies(context, decided);
+  return inWantedLength(context, amongTies(context, coverageDecides(context, found)));
 }
+
+/** A main knife off the length that anybody here wants gives way to one of its line that is not, where that costs little more and covers no less. */
+function inWantedLength(context: PlanningContext, chosen: Chosen): Chosen {
+  const { problem } = affordable(context.problem);
+  const { candidates } = problem;
+  const { currency } = context.kitchen;
+  const covered = (kit: Choice) => Math.round(coverageOfKit(problem, kitOf(problem, kit)) / WORTH.tie.value);
+  let { choice } = chosen;
+  for (const stands of kindsOf(problem, choice)) {
+    const main = candidates[stands];
+    if (!main || main.type?.role !== 'general' || !isOff(main, context)) continue;
+    const { priceMinor } = main;
+    const most = priceMinor + Math.max(WORTH.lineShare.value * priceMinor, euroIn(WORTH.lineEur.value, currency));
+    const [better] = candidates
+      .flatMap((c, i) => (c.priceMinor <= most && lineOf(c) === lineOf(main) && !isOff(c, context) ? [i] : []))
+      .map((i) => choice.map((index) => (index === stands ? i : index)))
+      .filter((kit) => isFeasible(problem, kit) && covered(kit) >= covered(choice))
+      .sort((one, other) => covered(other) - covered(one) || priceOf(problem, one) - priceOf(problem, other));
+    choice = better ?? choice;
+  }
+  return choice === chosen.choice ? chosen : { ...chosen, choice, worth: new Chooser(problem).worth(choice) };
+}
+
+/** Whether a knife is off the length that everybody here wants. */
+const isOff = ({ blade }: Candidate, { cooks }: PlanningContext): boolean =>
+  blade !== null && cooks.every((cook) => offLengthMm(blade, cook) > WORTH.offLengthFrom.value);
+
+/** The line of a knife: of one maker, type, steel and name but for the length in it. */
+const lineOf = ({ action, blade }: Candidate): string | null =>
+  blade && action === 'buy'
+    ? [blade.blade.maker, blade.blade.type, blade.blade.steel, blade.blade.name.replace(/\d+/, '')].join(' · ')
+    : null;
 
 /** The best of the kits one exchange away that are worth a tenth of a point less at most, until none is better. */
 function amongTies({ problem: whole, kitchen }: PlanningContext, chosen: Chosen): Chosen {
