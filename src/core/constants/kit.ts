@@ -209,6 +209,14 @@ export const DOUBT = {
   usefulness: c(0.025, 'standard deviation', 'what a blade is worth by a fortieth', 'house judgement'),
 } as const;
 
+/** When two main knives are offered, one spared and one abused. */
+export const PAIR = {
+  cleanFrom: c(1, 'level', 'work whose face shows what a thin hard edge does', 'house judgement'),
+  separateFrom: c(2, 'level', 'work cut into many pieces, such as herbs and fine dice', 'house judgement'),
+  firmFrom: c(8, 'level', 'food so hard that such an edge is spared it', 'house judgement'),
+  moneyShare: c(0.5, 'share', 'of the money that two main knives may take', 'house judgement'),
+} as const;
+
 /** What an owned knife is taken for until it is measured, beside the middling figures of its type. */
 export const TYPICAL = {
   longButchery: c(220, 'mm', 'butchery blades from this length on are for long cuts', 'trade practice'),

@@ -23,7 +23,15 @@ import { bestSet } from '../search/bestSet';
 import { chooseKit, ROUGH } from '../search/choose';
 import type { Problem } from '../search/problem';
 import { demandOf } from '../demand/demand';
-import { firstGeneral, isSchoolTool, pairPlaces, type SchoolId, schoolPlaces, type PlaceRule } from './schools';
+import {
+  affords,
+  firstGeneral,
+  isSchoolTool,
+  pairPlaces,
+  type SchoolId,
+  schoolPlaces,
+  type PlaceRule,
+} from './schools';
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { coverageOfKit, kitOf } from '../search/coverage';
@@ -171,13 +179,6 @@ function givenRows(making: Making): Float64Array[] {
   const cutlery = new Float64Array(loads.map(({ task }) => (task.atTable ? WORTH.cutlery.value : 0)));
   return [cutlery, ...kitchen.tools.map((id) => toolScores(id, loads))].map((row) => toolRows(row, making));
 }
-
-/** Whether the money reaches for the cheapest of every rule. */
-const affords = (rules: readonly PlaceRule[], buyable: readonly Candidate[], budgetMinor: number): boolean =>
-  rules.reduce((sum, rule) => {
-    const fits = buyable.filter((c) => rule.accepts(c));
-    return sum + Math.min(Infinity, ...fits.map((c) => c.priceMinor));
-  }, 0) <= budgetMinor;
 
 /** The places of the kit: what is demanded by name, then what the school lays out, a first general knife among it where flesh is cut. */
 function kitPlaces(

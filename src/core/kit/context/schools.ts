@@ -100,14 +100,14 @@ function openPlaces(most: number, second: Second | null, generalsOwned: number):
 }
 
 /** A general knife that is spared: thin and hard, for its owner's herbs, fish and fine dice. */
-const isSpared = (c: Candidate): boolean =>
+export const isSpared = (c: Candidate): boolean =>
   allRound(c) &&
   c.blade !== null &&
   c.blade.hardness >= SCHOOL.sparedFrom.value &&
   c.blade.strength < SCHOOL.abusedFrom.value;
 
 /** One that is abused: soft and sturdy, for squash, guests and whoever else uses the drawer. */
-const isAbused = (c: Candidate): boolean =>
+export const isAbused = (c: Candidate): boolean =>
   allRound(c) && c.blade !== null && c.blade.strength >= SCHOOL.abusedFrom.value && cheap(c);
 
 /** Two general knives chosen together, then as the work asks. */
@@ -116,6 +116,13 @@ export const pairPlaces = (most: number): PlaceRule[] => [
   need(isAbused),
   ...Array.from({ length: Math.max(0, most - 2) }, () => may(isBought)),
 ];
+
+/** Whether the money, minor units, reaches for the cheapest of every rule. */
+export const affords = (rules: readonly PlaceRule[], buyable: readonly Candidate[], budgetMinor: number): boolean =>
+  rules.reduce((sum, rule) => {
+    const fits = buyable.filter((c) => rule.accepts(c));
+    return sum + Math.min(Infinity, ...fits.map((c) => c.priceMinor));
+  }, 0) <= budgetMinor;
 
 type Second = (typeof SECOND_KNIVES)[number];
 

@@ -8,6 +8,7 @@ import { chooseKit, type Chosen, type Effort, THOROUGH } from '../search/choose'
 import { copiesWanted } from './copies';
 import { fatesOf } from './fates';
 import { triedWords } from './tried';
+import { pairOffer } from './pairOffer';
 import { monthOf } from './order';
 import { round, stepContextOf, stepOf } from './step';
 import { savingUp } from './savingUp';
@@ -152,7 +153,7 @@ export function planFrom(context: PlanningContext, { effort = THOROUGH, chosen: 
     unserved: unserved(context, all),
     lengthWanted: lengthWanted(context),
     warnings: [...warningsFor(context, all, unmet), ...upkeepWarning(context, all, yearly)],
-    assumed: [...context.assumed, ...keptWords(context)],
+    assumed: [...context.assumed, ...keptWords(context), ...pairOffer(context, kit)],
     ...besides(context, all),
     ...fatesOf(context, all, steps),
     ...(orderCosts === null ? {} : { orderCosts: round(orderCosts, 4) }),
