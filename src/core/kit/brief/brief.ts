@@ -10,7 +10,7 @@ import { toTheEnd } from '../search/sizes';
 import { changed, offered, rangesOf, type Ranges } from './ranges';
 import { walkAway } from './price';
 import { makeOf, type Make } from './traits';
-import { because, trialOf, type Trial } from './trial';
+import { briefedSteps, because, trialOf, type Trial } from './trial';
 import { FIGURE_WORDS } from '../../formats/figures';
 import { briefInWords, checksFor, indifferentTo, questionsFor } from './words';
 
@@ -88,10 +88,6 @@ export function* briefing(
     inTheHand: checksFor(blade.blade, cook, make),
   };
 }
-
-/** Steps with a knife to buy; of a knife bought twice one. */
-export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
-  steps.filter((step, at) => step.action === 'buy' && steps.findIndex(({ model }) => model === step.model) === at);
 
 /** The plan of a kitchen with the walk-away price of every purchase. */
 export function withPrices(context: PlanningContext, planned: Planned, plan = planned.plan): Plan {

@@ -8,7 +8,7 @@ import { kitOf, kitWith } from '../search/coverage';
 import { enoughWork } from '../search/sizes';
 import { costOf } from '../search/worth';
 import { paidFor, paidForKit } from '../search/paid';
-import { boughtBy } from './trial';
+import { boughtBy, briefedSteps } from './trial';
 
 /** The highest price at which a step stays in the plan, and what takes its place above that. */
 export interface WalkAway {
@@ -17,8 +17,11 @@ export interface WalkAway {
   instead: string | null;
 }
 
-/** The work put into one price, as a share of what the proof of a plan may take: where kits are hard to tell apart it is known less closely. */
-const WORK = 0.15;
+/** The work put into the prices of a plan, as a share of what its proof may take: where kits are hard to tell apart they are known less closely. */
+const WORK = 0.3;
+
+/** Steps by which the bound of each search is lowered: few, as the multipliers of the plan at another price are nearly right. */
+const ROOT_STEPS = 20;
 
 /** A kit at another price, and what it stands on. */
 interface KitThere {
@@ -69,11 +72,11 @@ export function* walkAway(context: PlanningContext, planned: Planned, step: Plan
   const told = (minor: number) => fromMinor(Math.max(now, minor), currency);
   const ceiling = Math.max(now, Math.min(context.problem.budgetMinor, now * BRIEF.dearest.value));
   const seed = found?.kit.map((c) => c.id);
-  let left = WORK * enoughWork(context.problem);
+  let left = (WORK * enoughWork(context.problem)) / Math.max(1, briefedSteps(planned.plan).length);
   let hint: Float64Array | undefined;
   function* at(priceMinor: number): Generator<unknown, KitThere> {
     const there = { ...atPrice(context, id, priceMinor), ...(seed ? { seed } : {}) };
-    const { context: on, chosen: best, ...proven } = yield* provenKit(there, { enough: left, hint });
+    const { context: on, chosen: best, ...proven } = yield* provenKit(there, { enough: left, hint, rootSteps: ROOT_STEPS });
     hint = proven.hint;
     left -= proven.work;
     return { on, kit: kitOf(on.problem, best.choice) };

@@ -8,7 +8,7 @@ import type { PlanningContext } from '../context/planningContext';
 import { filledKit, KitValue } from '../search/value';
 import { costOf } from '../search/worth';
 import { lowerFirst } from '../../text/case';
-import type { PlanStep } from '../../formats/planFile';
+import type { Plan, PlanStep } from '../../formats/planFile';
 import { stepsOf } from '../plan/plan';
 import type { Planned } from '../plan/planKitchen';
 
@@ -20,6 +20,10 @@ export interface Loss {
 
 /** A loss as it stands behind what causes it. */
 export const because = ({ task, why }: Loss): string => ` (${lowerFirst(task)}: ${lowerFirst(why).replace(/\.$/, '')})`;
+
+/** Steps with a knife to buy; of a knife bought twice one. */
+export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
+  steps.filter((step, at) => step.action === 'buy' && steps.findIndex(({ model }) => model === step.model) === at);
 
 /** The knife a step of a plan buys, with the kit it belongs to; null where it buys none. */
 export function boughtBy({ context, plan }: Planned, step: PlanStep): { kit: Candidate[]; bought: Candidate } | null {

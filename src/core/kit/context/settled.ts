@@ -2,11 +2,12 @@ import { WORTH } from '../../constants';
 import { isSerratedDear, spreadOf } from '../candidates/spending';
 import { Chooser } from '../search/greedy';
 import type { Chosen } from '../search/choose';
+import { likeliest } from '../search/shortlist';
 import { coverageOfKit, kitOf } from '../search/coverage';
 import { offLengthMm } from '../../fit/parts/length';
 import { euroIn } from '../../money/currency';
 import type { Candidate } from '../candidates/candidate';
-import { affordable, type Choice, EPSILON, isFeasible, kindsOf, priceOf, type Problem } from '../search/problem';
+import { affordable, type Choice, EPSILON, isFeasible, kindsOf, priceOf } from '../search/problem';
 import { coverageDecides } from './coverageDecides';
 import type { PlanningContext } from './planningContext';
 
@@ -20,13 +21,19 @@ interface Settled {
   ids: string;
 }
 
+/** Candidates, of those that lose the kit least, among which it is settled. */
+const LIKELIEST = 40;
+
 /**
  * The kit that is told, of all that are worth nearly as much as the best one found: a dearer point never covers less, and among kits within a tenth
  * of a point that differ by exchanges the one is taken that covers more, then that has fewer kinds, is worth more, comes first by id (handbook 10.6).
  * Nothing is added to a kit for it. Deterministic; keeps every limit of the problem.
  */
 export function settled(context: PlanningContext, found: Chosen): Chosen {
-  return inWantedLength(context, amongTies(context, coverageDecides(context, found)));
+  const { problem } = affordable(context.problem);
+  const among = found.among ?? likeliest(problem, new Chooser(problem), found.choice, LIKELIEST);
+  const decided = amongTies(context, coverageDecides(context, { ...found, among }));
+  return inWantedLength(context, decided);
 }
 
 /** A main knife off the length that anybody here wants gives way to one of its line that is not, where that costs little more and covers no less. */
@@ -64,7 +71,7 @@ const lineOf = ({ action, blade }: Candidate): string | null =>
 /** The best of the kits one exchange away that are worth a tenth of a point less at most, until none is better. */
 function amongTies({ problem: whole, kitchen }: PlanningContext, chosen: Chosen): Chosen {
   const { problem } = affordable(whole);
-  const { places, candidates } = problem;
+  const { candidates } = problem;
   // a tie is no reason to spend as the plan itself would warn of
   const isOdd = (of: Choice) => isSerratedDear(spreadOf(kitOf(problem, of)), kitchen.currency);
   const { among } = chosen;
@@ -79,29 +86,14 @@ function amongTies({ problem: whole, kitchen }: PlanningContext, chosen: Chosen)
   let best = judged(chosen.choice);
   const least = best.worth - WORTH.tie.value;
   for (;;) {
-    const near = [...chooser.exchanged(best.choice).entries()].flatMap(([i, worth]) =>
-      worth >= -WORTH.tie.value && (!among || among.has(i)) ? [i] : [],
-    );
-    const others = placesToExchange(problem, best.choice).flatMap((at) =>
-      near
-        .filter((i) => at.every((p) => places[p]?.fits.includes(i)))
-        .map((i) => best.choice.map((stands, p) => (at.includes(p) ? i : stands))),
-    );
+    const others = chooser.exchangesWorth(best.choice, least - EPSILON, (i) => !among || among.has(i));
     const better = others
       .filter((other) => isFeasible(problem, other) && !isOdd(other))
       .map(judged)
-      .filter(({ worth }) => worth >= least - EPSILON)
       .reduce((a, b) => (isPreferred(b, a) ? b : a), best);
     if (better === best) return { ...chosen, choice: best.choice, worth: best.worth };
     best = better;
   }
-}
-
-/** Places whose pieces are exchanged together: one by one, or all copies of a knife where kinds are counted. */
-function placesToExchange({ kinds, candidates }: Problem, choice: Choice): number[][] {
-  const filled = [...choice.keys()].filter((p) => candidates[choice[p] ?? -1]?.owned === null);
-  if (kinds === undefined) return filled.map((p) => [p]);
-  return [...kindsOf({ candidates }, choice)].map((kind) => filled.filter((p) => choice[p] === kind));
 }
 
 function isPreferred(a: Settled, b: Settled): boolean {

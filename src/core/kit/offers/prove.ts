@@ -37,6 +37,8 @@ export interface Looking {
   /** Work after which it stops, figures compared. */
   enough?: number;
   hint?: Float64Array | undefined;
+  /** Steps by which the bound of a search is lowered before it begins to branch; as many as the proof of a plan takes where it is not said. */
+  rootSteps?: number;
 }
 
 /** Some offers taken up, others still open, and the most that can come of it. */
@@ -65,6 +67,7 @@ class OfferSearch {
     private readonly rung: Rung,
     offers: readonly Offer[],
     private readonly enough = enoughWork(context.problem),
+    private readonly rootSteps?: number,
   ) {
     this.best = { proof: rung.proof, on: context };
     this.nodes = rung.proof.nodes;
@@ -79,7 +82,7 @@ class OfferSearch {
   }
 
   /** A search for what is worth more than the best so far. */
-  private above(problem: Problem, rootSteps?: number): ExactSearch {
+  private above(problem: Problem, rootSteps = this.rootSteps): ExactSearch {
     const { proof } = this.best;
     const search = searchAbove(ofSize(problem, this.rung.size), proof, this.rung.hint, rootSteps);
     this.work += search.work;
@@ -199,17 +202,18 @@ const sofar = (context: PlanningContext, { proof }: Rung): Proven => ({
  */
 export function* proveBest(
   context: PlanningContext,
-  { enough = enoughWork(context.problem), hint: known }: Looking = {},
+  { enough = enoughWork(context.problem), hint: known, rootSteps }: Looking = {},
 ): Generator<Proven, Proven> {
   const { problem } = affordable(context.problem);
-  const search = new ExactSearch(problem, chooseKit(context.problem, ROUGH, { seed: context.seed }).choice, known);
+  const { choice } = chooseKit(context.problem, ROUGH, { seed: context.seed });
+  const search = new ExactSearch(problem, choice, known, -Infinity, rootSteps);
   while (search.work < enough && !search.step(SLICE)) yield { proof: search.proof(), on: context };
   const offers = offersFor(context);
   const { rootMultipliers: hint, work } = search;
   const rung: Rung = { size: knifePlaces(problem), proof: search.proof(), hint, work };
   if (offers.length === 0) return { proof: rung.proof, on: context, hint, work };
   yield sofar(context, rung);
-  const offered = new OfferSearch(context, rung, offers, enough);
+  const offered = new OfferSearch(context, rung, offers, enough, rootSteps);
   return { ...(yield* offered.search()), hint, work: offered.workDone };
 }
 

@@ -42,8 +42,8 @@ export function* provenKit(context: PlanningContext, looking: Looking = {}): Gen
   const proven = plain.proof.proven && (serviced?.proof.proven ?? true);
   const bound = Math.max(plain.proof.bound, serviced?.proof.bound ?? 0);
   const found = { context: on, chosen: chooseKit(on.problem, THOROUGH, { proof }) };
-  // where the proof had to stop, the first answer may have been the better kit
-  const quick = proven ? null : firstAnswer(context, QUICK);
+  // where the proof had to stop, the first answer may have been the better kit; where little is looked, the kit is known already
+  const quick = proven || looking.enough !== undefined ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
   const chosen = settled(best.context, best.chosen);
   const gap = Math.max(0, (proven ? best.chosen.worth : bound) - chosen.worth);

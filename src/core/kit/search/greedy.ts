@@ -348,6 +348,40 @@ export class Chooser {
     return best;
   }
 
+  /**
+   * The choices one exchange from a choice that are worth at least so much: another candidate in the stead of one bought piece or, where kinds are
+   * counted, of all copies of a knife. They keep what is free of the money, the kinds and the places.
+   */
+  exchangesWorth(choice: Choice, least: number, isAsked: (index: number) => boolean): Choice[] {
+    const { places, candidates, budgetMinor, kinds } = this.problem;
+    const { prices, costs } = this.paid;
+    const spent = this.price(choice);
+    const bought = [...choice.keys()].filter((p) => candidates[choice[p] ?? -1]?.owned === null);
+    const together =
+      kinds === undefined
+        ? bought.map((p) => [p])
+        : [...kindsOf(this.problem, choice)].map((kind) => bought.filter((p) => choice[p] === kind));
+    return together.flatMap((at) => {
+      const stands = choice[at[0] ?? -1] ?? -1;
+      const fits = at.map((p) => places[p]?.fits ?? []);
+      const rest = choice.map((index, p) => (at.includes(p) ? -1 : index));
+      const kit = this.load(rest, -1, this.spare);
+      const without = kit.value() - this.cost(rest);
+      const room = budgetMinor - spent + at.length * (prices[stands] ?? 0);
+      // copies add less and less, so that the first tells how much they come to at most
+      const mayReach = (i: number) =>
+        i !== stands &&
+        isAsked(i) &&
+        at.length * (prices[i] ?? 0) <= room &&
+        fits.every((each) => each.includes(i)) &&
+        without + at.length * (kit.gain(this.rows[i] ?? NO_ROW) - (costs[i] ?? 0)) >= least;
+      return (fits[0] ?? [])
+        .filter(mayReach)
+        .map((i) => choice.map((index, p) => (at.includes(p) ? i : index)))
+        .filter((other) => this.worth(other) >= least);
+    });
+  }
+
   /** Leaves out of a choice the kinds with the fewest copies until it keeps the limit of kinds, as far as nothing has to be there. */
   private withFewKinds(choice: Choice): Choice {
     const { places } = this.problem;

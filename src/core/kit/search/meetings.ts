@@ -37,6 +37,14 @@ export class Meetings {
     this.count = 0;
   }
 
+  /** Takes over the rows of another of the same moments. */
+  copy(from: Meetings): void {
+    this.figures.set(from.figures);
+    this.rows.set(from.rows);
+    this.known.fill(NOTHING);
+    this.count = from.count;
+  }
+
   add(row: Float64Array): void {
     this.count++;
     for (let m = 0; m < this.moments.length; m++) {

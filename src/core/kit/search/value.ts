@@ -1,4 +1,5 @@
 import type { Demand, Role, State } from '../demand/types';
+import { latelyOf } from '../../text/lately';
 import { Meetings } from './meetings';
 
 /** States of one role each, or the first or second roles of states with two. */
@@ -69,7 +70,7 @@ export class KitValue {
   private readonly next: Float64Array;
   private readonly tops: Float64Array;
 
-  constructor(demand: Demand) {
+  constructor(readonly demand: Demand) {
     this.layout = layoutOf(demand);
     const { singles, pairs, crowds, meetings } = this.layout;
     this.meetings = new Meetings(meetings);
@@ -85,6 +86,16 @@ export class KitValue {
     this.next.fill(0);
     this.tops.fill(0);
     this.meetings.clear();
+    return this;
+  }
+
+  /** Takes over the rows of another for the same demand. */
+  copy(from: KitValue): this {
+    this.only.set(from.only);
+    this.best.set(from.best);
+    this.next.set(from.next);
+    this.tops.set(from.tops);
+    this.meetings.copy(from.meetings);
     return this;
   }
 
@@ -171,21 +182,56 @@ export class KitValue {
   }
 }
 
+type Row = Float64Array;
+
+/** What is there whatever is chosen. */
+interface There {
+  owned: readonly { usefulness: Row }[];
+  given: readonly Row[];
+}
+
+/** Kits without steps kept in mind for what is there: one for each set of owned knives that steps put right. */
+const MOST_KEPT = 200;
+
+const keptKits = latelyOf<KitValue>(MOST_KEPT);
+
+/** What is there, as the owner of what is kept for it: the same object for the same rows and demand. */
+const owners = new WeakMap<Demand, WeakMap<There['owned'], There>>();
+
+function ownerOf(demand: Demand, { owned, given }: There): There {
+  const ofDemand = owners.get(demand) ?? new WeakMap<There['owned'], There>();
+  owners.set(demand, ofDemand);
+  const before = ofDemand.get(owned);
+  if (before?.given === given) return before;
+  const there = { owned, given };
+  ofDemand.set(owned, there);
+  return there;
+}
+
+/** A kit of what is there without some owned knives, by index. */
+function kitWithout(demand: Demand, there: There, without: readonly number[]): KitValue {
+  return keptKits(ownerOf(demand, there), without.join(), () => {
+    const kit = new KitValue(demand);
+    there.owned.forEach(({ usefulness }, i) => {
+      if (!without.includes(i)) kit.add(usefulness);
+    });
+    for (const row of there.given) kit.add(row);
+    return kit;
+  });
+}
+
 /**
- * Loads a cleared kit with what is there once some steps are taken: owned knives but those that are put right, what is given, and the steps by
- * the rows asked for.
+ * Loads a kit with what is there once some steps are taken: owned knives but those that are put right, what is given, and the steps by the rows
+ * asked for.
  */
 export function filledKit<S extends { owned: number | null }>(
   kit: KitValue,
-  { owned, given }: { owned: readonly { usefulness: Float64Array }[]; given: readonly Float64Array[] },
+  there: There,
   steps: readonly S[],
-  rowsOf: (step: S) => Float64Array,
+  rowsOf: (step: S) => Row,
 ): KitValue {
-  kit.clear();
+  const without = steps.flatMap(({ owned }) => (owned === null ? [] : [owned])).sort((a, b) => a - b);
+  kit.copy(kitWithout(kit.demand, there, without));
   for (const step of steps) kit.add(rowsOf(step));
-  owned.forEach(({ usefulness }, i) => {
-    if (!steps.some((step) => step.owned === i)) kit.add(usefulness);
-  });
-  for (const row of given) kit.add(row);
   return kit;
 }
