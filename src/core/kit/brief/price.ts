@@ -76,7 +76,11 @@ export function* walkAway(context: PlanningContext, planned: Planned, step: Plan
   let hint: Float64Array | undefined;
   function* at(priceMinor: number): Generator<unknown, KitThere> {
     const there = { ...atPrice(context, id, priceMinor), ...(seed ? { seed } : {}) };
-    const { context: on, chosen: best, ...proven } = yield* provenKit(there, { enough: left, hint, rootSteps: ROOT_STEPS });
+    const {
+      context: on,
+      chosen: best,
+      ...proven
+    } = yield* provenKit(there, { enough: left, hint, rootSteps: ROOT_STEPS });
     hint = proven.hint;
     left -= proven.work;
     return { on, kit: kitOf(on.problem, best.choice) };
