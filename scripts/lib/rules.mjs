@@ -26,7 +26,7 @@ export const RULES = [
   },
   {
     name: 'at most eight points are given up for keeping a sound knife',
-    file: 'kit/context/planningContext.ts',
+    file: 'kit/context/keepingOwned.ts',
     from: 'return polishGivenUp <= WORTH.polishGivenUp.value ? { ...each, polishGivenUp } : null;',
     to: 'return { ...each, polishGivenUp };',
   },
@@ -81,12 +81,18 @@ export const RULES = [
   {
     name: 'coverage decides where more money would lower it',
     file: 'kit/context/coverageDecides.ts',
-    from: 'if (covers > covered + 1e-9) {',
+    from: 'if (covers > covered + EPSILON) {',
     to: 'if (covers < 0) {',
   },
   {
+    name: 'more money keeps no more of what is owned than less',
+    file: 'kit/context/keepingOwned.ts',
+    from: 'return counts === own.counts ? own : countedAs(counts);',
+    to: 'return own;',
+  },
+  {
     name: 'near ties are settled by coverage',
-    file: 'kit/context/settled.ts',
+    file: 'kit/context/amongTies.ts',
     from: 'if (a.covered !== b.covered) return a.covered > b.covered;',
     to: 'if (a.covered !== b.covered) return false;',
   },

@@ -61,6 +61,12 @@ export const WORTH = {
     'handbook',
   ),
   polishGivenUp: c(0.08, 'coverage', 'most that is given up for keeping it', 'house judgement'),
+  polishDoubted: c(
+    0.04,
+    'coverage',
+    'from here on it is looked whether less money would give up more',
+    'house judgement',
+  ),
   taste: c(0.012, 'coverage', 'what a side taken in a disagreement weighs', 'house judgement'),
   mainKnife: c(
     4,
@@ -179,12 +185,6 @@ export const SCHOOL = {
     0.02,
     'coverage',
     'a piece of a school that costs the kit more waits for more money',
-    'house judgement',
-  ),
-  moneyShare: c(
-    0.5,
-    'share',
-    'of the money that the pieces of a school may take before they are doubted',
     'house judgement',
   ),
   sparedFrom: c(59.5, 'HRC', 'a general knife this hard is spared', 'handbook'),

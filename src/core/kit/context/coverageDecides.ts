@@ -1,31 +1,54 @@
+import { euroIn } from '../../money/currency';
+import type { Kitchen } from '../../kitchen/kitchen';
 import { type Chosen, chooseKit, ROUGH } from '../search/choose';
 import { kitOf, coverageOfKit } from '../search/coverage';
+import { Chooser } from '../search/greedy';
 import { partOf } from '../search/shortlist';
+import { EPSILON, type Problem } from '../search/problem';
+import { moneyScale } from '../search/worth';
+import { amongTies } from './amongTies';
 import type { PlanningContext } from './planningContext';
 
-/** Prices of a point beside which a kit must not fall back, as shares of the kitchen's own: those of less money. */
-const LESS_MONEY = [0.75, 0.5] as const;
+/** Sums at which it is looked what less money buys: each so much larger than the one before, from so many euro on, down to a share of the money there is. */
+const SUMS = { fromEur: 20, step: 1.25, downTo: 0.4 } as const;
+
+/** The sums below the money there is, minor units: the same for every kitchen of a currency, so that what less money buys is bought with more as well. */
+function sumsBelow(budgetMinor: number, currency: string): number[] {
+  const sums: number[] = [];
+  for (let sum = euroIn(SUMS.fromEur, currency); sum < budgetMinor; sum *= SUMS.step)
+    if (sum >= SUMS.downTo * budgetMinor) sums.push(Math.round(sum));
+  return sums;
+}
+
+/** A problem with less money, and the price of a point that belongs to it. */
+const withMoney = (problem: Problem, kitchen: Kitchen, sum: number, aside: number): Problem => ({
+  ...problem,
+  budgetMinor: sum - aside,
+  scale: moneyScale({ ...kitchen, budgetMinor: sum }),
+});
 
 /**
- * A dearer point never covers less: where the least a step must add makes the kit of a lower price of a point, within the same limits, cover
- * more, that one is taken (handbook 8.1: where anything but money would lower coverage, coverage decides).
+ * More money never covers less: where rescued work, or the least a step must add at a dearer point, makes the kit of less money cover more, that one
+ * is taken (handbook 8.1: where anything but money would lower coverage, coverage decides).
  */
 export function coverageDecides({ problem, kitchen }: PlanningContext, chosen: Chosen): Chosen {
-  if (kitchen.budgetMinor === null) return chosen;
-  const { choice, among } = chosen;
+  const { budgetMinor, currency } = kitchen;
+  if (budgetMinor === null) return chosen;
+  const { among, choice } = chosen;
   const part = partOf(problem, (i) => !among || among.has(i) || choice.includes(i));
-  let best = chosen;
-  const kit = kitOf(problem, choice);
-  const seed = kit.map((c) => c.id);
-  let covered = coverageOfKit(problem, kit);
-  for (const share of LESS_MONEY) {
-    const scale = { ...problem.scale, pointMinor: problem.scale.pointMinor * share };
-    const cheaper = chooseKit({ ...part.problem, scale }, ROUGH, { seed }).choice;
-    const covers = coverageOfKit(problem, kitOf(part.problem, cheaper));
-    if (covers > covered + 1e-9) {
+  const aside = budgetMinor - problem.budgetMinor;
+  let best = choice;
+  let covered = coverageOfKit(problem, kitOf(problem, choice));
+  for (const sum of sumsBelow(budgetMinor, currency)) {
+    if (sum <= aside) continue;
+    const less = withMoney(part.problem, kitchen, sum, aside);
+    const other = amongTies({ problem: less, kitchen }, chooseKit(less, ROUGH));
+    if (other.unmet > chosen.unmet) continue;
+    const covers = coverageOfKit(problem, kitOf(less, other.choice));
+    if (covers > covered + EPSILON) {
       covered = covers;
-      best = { ...chosen, choice: part.inWhole(cheaper) };
+      best = part.inWhole(other.choice);
     }
   }
-  return best;
+  return best === choice ? chosen : { ...chosen, choice: best, worth: new Chooser(problem).worth(best) };
 }

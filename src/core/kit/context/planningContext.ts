@@ -18,9 +18,9 @@ import { toolRows, toolScores, toolSteps } from '../candidates/tools';
 import { learnFromUse, type LearnedUse } from '../candidates/learnedUse';
 import type { Making, Sold } from '../candidates/making';
 import type { Candidate } from '../candidates/candidate';
+import { euroIn } from '../../money/currency';
 import { setsForSale } from '../candidates/sets';
 import { bestSet } from '../search/bestSet';
-import { chooseKit, ROUGH } from '../search/choose';
 import type { Problem } from '../search/problem';
 import { demandOf } from '../demand/demand';
 import {
@@ -34,8 +34,8 @@ import {
 } from './schools';
 import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
-import { coverageOfKit, kitOf } from '../search/coverage';
 import { firstStone, type PutAside, serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
+import { type CountedAs, keepingOwned } from './keepingOwned';
 import { withoutDearPieces } from './schoolPieces';
 import {
   besideNamed,
@@ -201,6 +201,9 @@ function kitPlaces(
 
 const isExactly = (one: Candidate, required: boolean): PlaceRule => ({ required, accepts: (c) => c === one });
 
+/** Sums at which it is looked whether less money keeps less of what is owned, EUR. */
+const KEEPING_SUMS_EUR = [100, 170, 290, 500, 850, 1000, 1450, 2500];
+
 type Common = Pick<PlanningContext, 'assumed' | 'cooks' | 'school' | 'board' | 'learned'>;
 
 /** A kitchen whose cooks move a knife as their diary tells. */
@@ -227,28 +230,33 @@ function contextFor(making: Making, common: Common, before?: PlanningContext | n
   const putAside = [board, stone].filter((each) => each !== null);
   const budgetMinor = money - (stone?.priceMinor ?? 0);
   const context = { ...making, ...common, putAside, owned, sold, buyable, scoredFor, serviced: null, postponed: 0 };
-  const problemOf = (knives: Candidate[], rules: readonly PlaceRule[]): Problem => {
+  const problemOf = (knives: Candidate[], rules: readonly PlaceRule[], there: Money): Problem => {
     const candidates = [...knives, ...beside];
     const extras = beside.map((_, i) => ({ fits: [knives.length + i], required: false }));
     const places = [...placesFor(rules, candidates), ...extras];
-    return { demand, owned, given, candidates, places, budgetMinor, scale, ...kindsAtMost(kitchen, rules, school) };
+    return { demand, owned, given, candidates, places, ...there, ...kindsAtMost(kitchen, rules, school) };
   };
+  const now: Money = { budgetMinor, scale };
   if (school === 'boxed-set') {
     const allowed = setsForSale(context).filter(({ pieces }) => pieces.length <= kitchen.limits.maxKnives);
     const pieces = bestSet(allowed, demand, [...owned.map((o) => o.usefulness), ...given], budgetMinor, scale);
-    const problem = problemOf(
-      pieces,
-      pieces.map((piece) => isExactly(piece, true)),
-    );
+    const whole = pieces.map((piece) => isExactly(piece, true));
+    const problem = problemOf(pieces, whole, now);
     return { ...context, problem, counts: 'everything', polishGivenUp: 0 };
   }
-  const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, budgetMinor));
-  const laid = keepingOwned((counts, only) => {
-    const counted = countedBeside(buyable, owned, making, counts);
-    const knives = only ? counted.filter(({ id }) => only.has(id)) : reduced(counted, rules, school, reference, scale);
-    const problem = problemOf(knives, rules);
-    return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
-  });
+  const layFor = (there: Money): CountedAs<PlanningContext> => {
+    const rules = kitPlaces(making, owned, school, (each) => affords(each, buyable, there.budgetMinor));
+    return (counts, only) => {
+      const counted = countedBeside(buyable, owned, making, counts);
+      const knives = only
+        ? counted.filter(({ id }) => only.has(id))
+        : reduced(counted, rules, school, reference, there.scale);
+      const problem = problemOf(knives, rules, there);
+      return { ...context, buyable: counted, counts, problem, polishGivenUp: 0 };
+    };
+  };
+  const less = () => lessMoney(kitchen, putAside).map(layFor);
+  const laid = keepingOwned(layFor(now), less);
   const hasPieces = school !== 'free' || kitchen.tastes.pair === 'spared-and-abused';
   return hasPieces ? { ...laid, ...withoutDearPieces(laid.problem, demandedPlaces(kitchen, models).length) } : laid;
 }
@@ -266,26 +274,13 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
   return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
 }
 
-/**
- * The context in which new knives count as little beside owned ones as gives up no more polish than allowed: what the quick kit that counts it so
- * covers less than one bettered by their like where everything counts. `countedAs` takes only some knives, by id, where it is told which.
- */
-function keepingOwned(countedAs: (counts: Counts, only?: ReadonlySet<string>) => PlanningContext): PlanningContext {
-  const strict = countedAs('rescue');
-  const like = strict.buyable.filter((c) => c.counted !== c.usefulness);
-  if (like.length === 0) return strict;
-  const quickKit = ({ problem }: PlanningContext, seed?: readonly string[]) =>
-    kitOf(problem, chooseKit(problem, ROUGH, { seed }).choice);
-  const kept = quickKit(strict);
-  const all = countedAs('everything', new Set([...like, ...kept].map(({ id }) => id)));
-  const bettered = quickKit(
-    all,
-    kept.map(({ id }) => id),
-  );
-  const most = coverageOfKit(all.problem, bettered);
-  const ifEnough = (each: PlanningContext, kit = quickKit(each)): PlanningContext | null => {
-    const polishGivenUp = Math.max(0, most - coverageOfKit(all.problem, kit));
-    return polishGivenUp <= WORTH.polishGivenUp.value ? { ...each, polishGivenUp } : null;
-  };
-  return ifEnough(strict, kept) ?? ifEnough(countedAs('done well')) ?? countedAs('everything');
+/** The money a kit is chosen for. */
+type Money = Pick<Problem, 'budgetMinor' | 'scale'>;
+
+/** Round sums below the money there is, each with the scale that belongs to it. */
+function lessMoney(kitchen: Kitchen, putAside: readonly PutAside[]): Money[] {
+  const aside = putAside.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
+  return KEEPING_SUMS_EUR.map((eur) => euroIn(eur, kitchen.currency))
+    .filter((sum) => sum > aside && sum < (kitchen.budgetMinor ?? Infinity))
+    .map((sum) => ({ budgetMinor: sum - aside, scale: moneyScale({ ...kitchen, budgetMinor: sum }) }));
 }

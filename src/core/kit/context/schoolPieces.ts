@@ -32,13 +32,11 @@ export function withoutDearPieces(whole: Problem, named: number): Postponed {
 const roughlyCovered = (problem: Problem): number =>
   coverageOfKit(problem, kitOf(problem, chooseKit(problem, ROUGH).choice));
 
-/** The school's required piece that costs most, where what is required takes most of the money. */
+/** The school's required piece that costs most. */
 function dearestOfSchool(problem: Problem, named: number) {
   const required = problem.places.flatMap((place, at) =>
     place.required ? [{ place, at, price: cheapest(problem, place) }] : [],
   );
-  const sum = required.reduce((all, { price }) => all + price, 0);
-  if (sum <= SCHOOL.moneyShare.value * problem.budgetMinor) return null;
   return required
     .filter(({ at }) => at >= named)
     .reduce<(typeof required)[number] | null>((most, each) => (most && most.price >= each.price ? most : each), null);

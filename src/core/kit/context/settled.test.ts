@@ -7,7 +7,7 @@ import { Chooser } from '../search/greedy';
 import { affordable, type Choice, isFeasible, kindsOf } from '../search/problem';
 import { wildKitchen } from '../../testing/arbitrary';
 import { contextOf } from '../../testing/trade';
-import { coverageDecides } from './coverageDecides';
+import { amongTies } from './amongTies';
 import { settled } from './settled';
 
 /** A tenth of a point, as the handbook has it. */
@@ -23,8 +23,8 @@ test('of kits within a tenth of a point none that one exchange away covers a ten
     const { problem } = affordable(context.problem);
     if (problem.kinds !== undefined) continue;
     const found = chooseKit(problem, QUICK);
-    const before = coverageDecides(context, found);
-    const after = settled(context, { ...found, among: undefined });
+    const before = { ...found, among: undefined };
+    const after = amongTies(context, before);
     const chooser = new Chooser(problem);
     const covered = (choice: Choice) => coverageOfKit(problem, kitOf(problem, choice));
     const floor = chooser.worth(before.choice) - TENTH;

@@ -12,6 +12,7 @@ import { type Looking, proveBest, type Proven } from '../offers/prove';
 import { toTheEnd } from '../search/sizes';
 import { Robustness, withRobustness } from '../robustness/robustness';
 import { preparePlanning, type PlanningContext } from '../context/planningContext';
+import { amongTies } from '../context/amongTies';
 import { settled } from '../context/settled';
 
 /** A plan and the context it stands on: with the offers it takes, or with a service. */
@@ -45,7 +46,9 @@ export function* provenKit(context: PlanningContext, looking: Looking = {}): Gen
   // where the proof had to stop, the first answer may have been the better kit; where little is looked, the kit is known already
   const quick = proven || looking.enough !== undefined ? null : firstAnswer(context, QUICK);
   const best = quick && quick.chosen.worth > found.chosen.worth ? quick : found;
-  const chosen = settled(best.context, best.chosen);
+  // where only a price is asked for, less money does not matter
+  const settle = looking.enough === undefined ? settled : amongTies;
+  const chosen = settle(best.context, best.chosen);
   const gap = Math.max(0, (proven ? best.chosen.worth : bound) - chosen.worth);
   return {
     context: best.context,
