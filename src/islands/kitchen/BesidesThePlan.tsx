@@ -1,3 +1,4 @@
+import { proofWords } from './proofWords';
 import type { ReactNode } from 'react';
 import type { Plan } from '../../core/formats/planFile';
 import css from './BesidesThePlan.module.css';
@@ -51,7 +52,7 @@ export default function BesidesThePlan({ plan }: { plan: Plan }) {
       </Part>
       <Part title="Assumed until you say otherwise">
         <Sentences all={assumed} none="Nothing: you have answered everything." />
-        <p className="faded">Minutes, prices a year and lengths are estimates. {howProven(proof)}</p>
+        <p className="faded">Minutes, prices a year and lengths are estimates. {proofWords(proof)}</p>
       </Part>
     </div>
   );
@@ -72,11 +73,4 @@ function Unserved({ unserved }: Pick<Plan, 'unserved'>) {
       ))}
     </ul>
   );
-}
-
-function howProven({ gap, best }: Plan['proof']): string {
-  if (gap === null) return 'Whether more can be had for this money is still being worked out.';
-  return best
-    ? 'Proven: no kit within these limits is worth more here, price and keeping counted.'
-    : `No kit within these limits is worth more than ${(gap * 100).toFixed(1)} points beyond this one.`;
 }

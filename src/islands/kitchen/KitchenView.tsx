@@ -1,3 +1,4 @@
+import { proofWords } from './proofWords';
 import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
@@ -72,11 +73,7 @@ const Proof = memo(function Proof({
         </Working>
       </div>
     );
-  const words = stopped
-    ? 'Stopped: this is the first answer, and a better kit may exist.'
-    : plan.proof.best
-      ? 'No kit within these limits is worth more.'
-      : `The search stopped before the end: a kit might be worth up to ${(100 * (plan.proof.gap ?? 0)).toFixed(1)} points more.`;
+  const words = stopped ? 'Stopped: this is the first answer, and a better kit may exist.' : proofWords(plan.proof);
   return (
     <p className={css.proof} role="status" data-final={final}>
       {words}
