@@ -21,7 +21,7 @@ const plansRaw = (total: number) => {
   return { covers: plan.coverage.all, buys: plan.steps.some((s) => /yanagiba|takohiki/.test(s.type ?? '')), waits };
 };
 
-test('a dear knife of a school waits until it no longer takes the money of all the rest', () => {
+test('a dear knife of a school waits as long as it would leave too little for the rest', () => {
   const sums = [200, 240, 275, 300, 350, 500].map(plansRaw);
   expect(sums.map(({ buys }) => buys)).toEqual([false, false, false, true, true, true]);
   expect(sums.map(({ waits }) => waits)).toEqual([false, true, true, false, false, false]);

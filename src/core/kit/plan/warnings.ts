@@ -61,7 +61,7 @@ export function warningsFor(context: PlanningContext, steps: readonly Candidate[
     );
   if (context.postponed > 0)
     warnings.push(
-      `${context.postponed === 1 ? 'One knife' : `${context.postponed} knives`} of the school you follow would take most of the money and leave too little for the rest: the plan waits with ${context.postponed === 1 ? 'it' : 'them'} until there is more.`,
+      `${context.postponed === 1 ? 'One knife' : `${context.postponed} knives`} of the school you follow would leave too little money for the rest: the plan waits with ${context.postponed === 1 ? 'it' : 'them'} until there is more.`,
     );
   return [...warnings, ...moneyWarnings(context, steps)];
 }
