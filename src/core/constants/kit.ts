@@ -47,7 +47,7 @@ export const WORTH = {
   secondGeneral: c(0.03, 'coverage', 'a second all-round knife for one cook adds at least this', 'house judgement'),
   cutlery: c(50, 'score', 'the table cutlery every house has', 'house judgement'),
   rescue: c(0.025, 'coverage', 'what bringing weekly work out of a struggle outweighs in polish', 'handbook'),
-  tie: c(0.001, 'coverage', 'kits that lie closer in worth are told apart by what they cover', 'handbook'),
+  tie: c(0.001, 'coverage', 'of kits that lie closer in worth the one that covers more is taken', 'handbook'),
   rescueLeast: c(0.5, 'share', 'of one task’s rescue below which nothing is bought for it', 'house judgement'),
   rescueFrom: c(33, 'score', 'weekly work below this waits for a cure', 'handbook'),
   rescueTo: c(37, 'score', 'from here on it is no longer rescued but improved', 'handbook'),

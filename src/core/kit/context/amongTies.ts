@@ -34,20 +34,20 @@ export function amongTies(
   const isOdd = (of: Choice) => isSerratedDear(spreadOf(kitOf(problem, of)), kitchen.currency);
   const chooser = new Chooser(problem);
   const among = chosen.among ?? likeliest(problem, chooser, chosen.choice, LIKELIEST);
-  const judged = (of: Choice): Settled => ({
+  const judged = (of: Choice, worth: number): Settled => ({
     choice: of,
-    worth: chooser.worth(of),
+    worth,
     covered: Math.round(coverageOfKit(problem, kitOf(problem, of)) / WORTH.tie.value),
     kinds: kindsOf(problem, of).size,
     ids: [...of].map((i) => candidates[i]?.id ?? '').join(' '),
   });
-  let best = judged(chosen.choice);
+  let best = judged(chosen.choice, chooser.worth(chosen.choice));
   const least = best.worth - WORTH.tie.value;
   for (;;) {
     const others = chooser.exchangesWorth(best.choice, least - EPSILON, (i) => among.has(i));
     const better = others
-      .filter((other) => isFeasible(problem, other) && !isOdd(other))
-      .map(judged)
+      .filter((other) => isFeasible(problem, other.choice) && !isOdd(other.choice))
+      .map((other) => judged(other.choice, other.worth))
       .reduce((a, b) => (isPreferred(b, a) ? b : a), best);
     if (better === best) return { ...chosen, choice: best.choice, worth: best.worth };
     best = better;

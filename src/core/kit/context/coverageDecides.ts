@@ -1,15 +1,14 @@
 import { euroIn } from '../../money/currency';
-import type { Kitchen } from '../../kitchen/kitchen';
 import { type Chosen, chooseKit, ROUGH } from '../search/choose';
 import { kitOf, coverageOfKit } from '../search/coverage';
 import { Chooser } from '../search/greedy';
 import { partOf } from '../search/shortlist';
-import { EPSILON, type Problem } from '../search/problem';
-import { moneyScale } from '../search/worth';
+import { EPSILON } from '../search/problem';
 import { amongTies } from './amongTies';
+import { moneyOf } from './money';
 import type { PlanningContext } from './planningContext';
 
-/** Sums at which it is looked what less money buys: each so much larger than the one before, from so many euro on, down to a share of the money there is. */
+/** Sums of less money that are tried: each so many times the one before, from so many euro on, down to a share of the money there is. */
 const SUMS = { fromEur: 20, step: 1.25, downTo: 0.4 } as const;
 
 /** The sums below the money there is, minor units: the same for every kitchen of a currency, so that what less money buys is bought with more as well. */
@@ -19,13 +18,6 @@ function sumsBelow(budgetMinor: number, currency: string): number[] {
     if (sum >= SUMS.downTo * budgetMinor) sums.push(Math.round(sum));
   return sums;
 }
-
-/** A problem with less money, and the price of a point that belongs to it. */
-const withMoney = (problem: Problem, kitchen: Kitchen, sum: number, aside: number): Problem => ({
-  ...problem,
-  budgetMinor: sum - aside,
-  scale: moneyScale({ ...kitchen, budgetMinor: sum }),
-});
 
 /**
  * More money never covers less: where rescued work, or the least a step must add at a dearer point, makes the kit of less money cover more, that one
@@ -41,7 +33,7 @@ export function coverageDecides({ problem, kitchen }: PlanningContext, chosen: C
   let covered = coverageOfKit(problem, kitOf(problem, choice));
   for (const sum of sumsBelow(budgetMinor, currency)) {
     if (sum <= aside) continue;
-    const less = withMoney(part.problem, kitchen, sum, aside);
+    const less = { ...part.problem, ...moneyOf(kitchen, sum, aside) };
     const other = amongTies({ problem: less, kitchen }, chooseKit(less, ROUGH));
     if (other.unmet > chosen.unmet) continue;
     const covers = coverageOfKit(problem, kitOf(less, other.choice));

@@ -13,7 +13,7 @@ interface Laid {
   polishGivenUp: number;
 }
 
-/** Lays a kitchen out with new knives counting so much beside owned ones of their kind; with some knives only, by id, where it is told which. */
+/** Lays a kitchen out with new knives counting so much beside owned ones of their kind. `only`: the knives to keep, by id; all by default. */
 export type CountedAs<T> = (counts: Counts, only?: ReadonlySet<string>) => T;
 
 /**

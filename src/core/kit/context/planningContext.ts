@@ -36,6 +36,7 @@ import { scoringOf } from '../candidates/scoring';
 import { moneyScale, rescueWorth } from '../search/worth';
 import { firstStone, type PutAside, serviceFor, withBoard, withImpliedTasks, withoutChildren } from './adjustments';
 import { type CountedAs, keepingOwned } from './keepingOwned';
+import { type Money, moneyOf } from './money';
 import { withoutDearPieces } from './schoolPieces';
 import {
   besideNamed,
@@ -274,13 +275,10 @@ export function atPrice(context: PlanningContext, id: string, priceMinor: number
   return context.serviced ? { ...at, serviced: atPrice(context.serviced, id, priceMinor) } : at;
 }
 
-/** The money a kit is chosen for. */
-type Money = Pick<Problem, 'budgetMinor' | 'scale'>;
-
 /** Round sums below the money there is, each with the scale that belongs to it. */
 function lessMoney(kitchen: Kitchen, putAside: readonly PutAside[]): Money[] {
   const aside = putAside.reduce((sum, { priceMinor }) => sum + priceMinor, 0);
   return KEEPING_SUMS_EUR.map((eur) => euroIn(eur, kitchen.currency))
     .filter((sum) => sum > aside && sum < (kitchen.budgetMinor ?? Infinity))
-    .map((sum) => ({ budgetMinor: sum - aside, scale: moneyScale({ ...kitchen, budgetMinor: sum }) }));
+    .map((sum) => moneyOf(kitchen, sum, aside));
 }

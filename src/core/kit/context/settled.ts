@@ -11,7 +11,7 @@ import { coverageDecides } from './coverageDecides';
 import type { PlanningContext } from './planningContext';
 
 /**
- * The kit that is told, of all that are worth nearly as much as the best one found: a dearer point never covers less, and among kits within a tenth
+ * The kit a plan shows, of all that are worth nearly as much as the best one found: more money never covers less, and among kits within a tenth
  * of a point that differ by exchanges the one is taken that covers more, then that has fewer kinds, is worth more, comes first by id (handbook 10.6).
  * Nothing is added to a kit for it. Deterministic; keeps every limit of the problem.
  */

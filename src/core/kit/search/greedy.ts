@@ -24,6 +24,12 @@ interface Best {
   net: number;
 }
 
+/** A choice one exchange from another, and its worth. */
+interface Exchange {
+  choice: Choice;
+  worth: number;
+}
+
 const NO_ROW = new Float64Array();
 
 export const countedRows = ({ counted }: Candidate) => counted;
@@ -235,28 +241,13 @@ export class Chooser {
 
   /** A choice with all copies of one knife exchanged for as many of another, where that is worth more: the best such exchange. */
   private kindExchanged(choice: Choice): Choice | null {
-    const { places, budgetMinor } = this.problem;
-    const { prices, costs } = this.paid;
-    const spent = this.price(choice);
-    const now = this.worth(choice);
-    let best: { choice: Choice; worth: number } | null = null;
-    for (const kind of kindsOf(this.problem, choice)) {
-      const at = [...choice.keys()].filter((p) => choice[p] === kind);
-      const fits = [...new Set(at.map((p) => places[p]?.fits ?? []))];
-      const others = (fits[0] ?? []).filter((i) => i !== kind && fits.every((each) => each.includes(i)));
-      const rest = choice.map((index) => (index === kind ? -1 : index));
-      const kit = this.load(rest, -1, this.spare);
-      const without = kit.value() - this.cost(rest);
-      for (const i of others) {
-        if (spent + at.length * ((prices[i] ?? 0) - (prices[kind] ?? 0)) > budgetMinor) continue;
-        // copies add less and less, so that the first tells how much they come to at most
-        const most = without + at.length * (kit.gain(this.rows[i] ?? NO_ROW) - (costs[i] ?? 0));
-        if (most <= Math.max(now, best?.worth ?? -Infinity) + EPSILON) continue;
-        const swapped = choice.map((index) => (index === kind ? i : index));
-        const worth = this.worth(swapped);
-        if (worth > Math.max(now, best?.worth ?? -Infinity) + EPSILON) best = { choice: swapped, worth };
+    let best: Exchange | null = null;
+    let least = this.worth(choice) + EPSILON;
+    for (const other of this.exchangesWorth(choice, least, () => true))
+      if (other.worth > least) {
+        best = other;
+        least = other.worth + EPSILON;
       }
-    }
     return best?.choice ?? null;
   }
 
@@ -352,7 +343,7 @@ export class Chooser {
    * The choices one exchange from a choice that are worth at least so much: another candidate in the stead of one bought piece or, where kinds are
    * counted, of all copies of a knife. They keep what is free of the money, the kinds and the places.
    */
-  exchangesWorth(choice: Choice, least: number, isAsked: (index: number) => boolean): Choice[] {
+  exchangesWorth(choice: Choice, least: number, isAsked: (index: number) => boolean): Exchange[] {
     const { places, candidates, budgetMinor, kinds } = this.problem;
     const { prices, costs } = this.paid;
     const spent = this.price(choice);
@@ -378,7 +369,8 @@ export class Chooser {
       return (fits[0] ?? [])
         .filter(mayReach)
         .map((i) => choice.map((index, p) => (at.includes(p) ? i : index)))
-        .filter((other) => this.worth(other) >= least);
+        .map((other) => ({ choice: other, worth: this.worth(other) }))
+        .filter(({ worth }) => worth >= least);
     });
   }
 
