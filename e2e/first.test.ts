@@ -24,7 +24,7 @@ test('the first minute: a kit in a sentence, the money asked, one question more;
     'xpath///label[contains(., "Wrist crease to middle fingertip, inches")]/following::input[1]',
   );
   await field?.click({ count: 3 });
-  await page.keyboard.type('7.5');
+  await page.keyboard.type('7.5\n');
   await page.waitForFunction(() => document.body.textContent?.includes('A hand of 7.5 in'));
   // 7.5 inches are 190.5 mm
   await expect

@@ -76,7 +76,7 @@ test('places hold the knives to scale; moved by keys and by mouse, refused where
   await tap(page, 'section[aria-label="Block"] button');
   const deep = await page.waitForSelector('[role="group"][aria-label="Slot 1"] input');
   await deep?.click({ count: 3 });
-  await deep?.type('260');
+  await deep?.type('260\n');
   await saved(page);
   expect((await fileOf(page, url)).storage?.places[0]).toMatchObject({ slots: [{ lengthMm: 260 }, {}, {}, {}, {}] });
 
@@ -119,7 +119,7 @@ test('a roll is packed for another kitchen, and changes with its board, its pock
   await said(page, 'For their hard board');
   await said(page, 'A board of your own');
   const weight = await page.waitForSelector('xpath///label[contains(., "Most it may weigh")]/following::input[1]');
-  await weight?.type('250');
+  await weight?.type('250\n');
   await page.waitForFunction(
     () => Number(/kni(?:fe|ves), (\d+) g/.exec(document.querySelector('main')?.textContent ?? '')?.[1]) <= 250,
   );

@@ -1,7 +1,7 @@
 import { z } from '../src/core/zod';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { openKitchen } from './kitchens';
-import { address, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
+import { address, openAll, pressAndGo, seriousFaults, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 
@@ -86,26 +86,9 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
       .catch(async () => {
         throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
       });
-  /** Opens whatever folds, menus too, one after another, until nothing more opens. */
-  const openAll = async () => {
-    for (let round = 0; round < 4; round++) {
-      const more = await page.$$eval(
-        'button[aria-expanded="false"]:not(:disabled), details:not([open]) > summary',
-        (all) => {
-          const seen = all.filter(
-            (each) => each instanceof HTMLElement && each.checkVisibility() && !each.dataset.pocket,
-          );
-          for (const each of seen) if (each instanceof HTMLElement) each.click();
-          return seen.length;
-        },
-      );
-      if (more === 0) break;
-      await stands();
-    }
-  };
   const looksRight = async ({ scheme, width }: (typeof LOOKS)[number]) => {
     await stands();
-    await openAll();
+    await openAll(page, stands);
     await page.waitForFunction((wanted) => document.documentElement.dataset.mantineColorScheme === wanted, {}, scheme);
     await stands();
     const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);

@@ -47,6 +47,7 @@ test('from nothing to a plan that knows the cook, eight dishes and five knives, 
   await keys.press('a');
   await page.keyboard.up('Control');
   await keys.type('165');
+  await keys.press('Enter');
   await page.waitForFunction(() =>
     /Shorter: \d+–\d+ mm → \d+–\d+ mm/.test(
       document.querySelector('[aria-label="What your last answer changed"]')?.textContent ?? '',

@@ -131,6 +131,24 @@ const isClicked = (e: Element) =>
     setTimeout(tell, 2000, true);
   });
 
+/** Opens whatever folds, menus too, one after another, until nothing more opens; after each round waits for the page to stand. */
+export async function openAll(page: Page, stands: () => Promise<unknown>): Promise<void> {
+  for (let round = 0; round < 4; round++) {
+    const more = await page.$$eval(
+      'button[aria-expanded="false"]:not(:disabled), details:not([open]) > summary',
+      (all) => {
+        const seen = all.filter(
+          (each) => each instanceof HTMLElement && each.checkVisibility() && !each.dataset.pocket,
+        );
+        for (const each of seen) if (each instanceof HTMLElement) each.click();
+        return seen.length;
+      },
+    );
+    if (more === 0) break;
+    await stands();
+  }
+}
+
 /** A kitchen as the server has it, by its id or its page's address. */
 export const fileOf = async (page: Page, id: string) =>
   kitchenFileSchema.parse(

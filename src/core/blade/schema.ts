@@ -1,4 +1,5 @@
 import { z } from '../zod';
+import { BLADE_BOUNDS } from './bounds';
 import {
   BEVELS,
   HANDED,
@@ -18,7 +19,7 @@ const flag = z.union([z.boolean(), z.stringbool()]);
 /** A figure that may be left out: in a table, an empty cell. */
 const said = <T extends z.ZodType>(schema: T) =>
   z.preprocess((v) => (v === '' ? undefined : v), schema.optional()).optional();
-const mm = (low: number, high: number) => z.coerce.number().min(low).max(high);
+const figure = (low: number, high: number) => z.coerce.number().min(low).max(high);
 
 /** A generic blade type: the trade word, its role in a kit and the usual range of each figure (mm, g, degrees per side). */
 export const bladeTypeSchema = z.strictObject({
@@ -79,40 +80,40 @@ export const bladeModelSchema = z
     maker: z.string().min(1).max(80),
     name: z.string().min(1).max(120),
     type: z.string().min(1).max(40),
-    lengthMm: mm(40, 450),
-    heelHeightMm: mm(10, 130),
-    spineHeelMm: mm(0.8, 12),
-    spineMidMm: mm(0.6, 12),
-    spineTipMm: mm(0.2, 8),
-    flatShare: mm(0, 1),
-    bellyMm: mm(-15, 60),
+    lengthMm: figure(...BLADE_BOUNDS.lengthMm),
+    heelHeightMm: figure(...BLADE_BOUNDS.heelHeightMm),
+    spineHeelMm: figure(...BLADE_BOUNDS.spineHeelMm),
+    spineMidMm: figure(...BLADE_BOUNDS.spineMidMm),
+    spineTipMm: figure(...BLADE_BOUNDS.spineTipMm),
+    flatShare: figure(...BLADE_BOUNDS.flatShare),
+    bellyMm: figure(...BLADE_BOUNDS.bellyMm),
     tip: z.enum(TIPS),
     spineLine: z.enum(['straight', 'falling', 'rising']),
-    flex: mm(0, 1),
+    flex: figure(...BLADE_BOUNDS.flex),
     grind: z.enum(['flat', 'convex', 'hollow']),
-    behindEdgeMm: mm(0.05, 3),
-    edgeAngleDeg: mm(5, 50),
-    edgeAngleBackDeg: mm(0, 50),
+    behindEdgeMm: figure(...BLADE_BOUNDS.behindEdgeMm),
+    edgeAngleDeg: figure(...BLADE_BOUNDS.edgeAngleDeg),
+    edgeAngleBackDeg: figure(...BLADE_BOUNDS.edgeAngleBackDeg),
     bevel: z.enum(BEVELS),
     handed: z.enum(HANDED),
     microBevel: flag,
     serration: z.enum(SERRATIONS),
-    serrationPitchMm: mm(0, 20),
+    serrationPitchMm: figure(...BLADE_BOUNDS.serrationPitchMm),
     surface: z.enum(SURFACES),
     handleStyle: z.enum(HANDLE_STYLES),
-    handleLengthMm: mm(60, 220),
-    handleHeightMm: mm(8, 50),
-    handleThicknessMm: mm(5, 45),
-    handleOffsetMm: mm(0, 60),
+    handleLengthMm: figure(...BLADE_BOUNDS.handleLengthMm),
+    handleHeightMm: figure(...BLADE_BOUNDS.handleHeightMm),
+    handleThicknessMm: figure(...BLADE_BOUNDS.handleThicknessMm),
+    handleOffsetMm: figure(...BLADE_BOUNDS.handleOffsetMm),
     handleHanded: z.enum(HANDED),
     tang: z.enum(['full', 'hidden']),
     bolster: z.enum(['none', 'half', 'full']),
     easedSpine: flag,
-    weightG: mm(15, 1500),
-    balanceMm: mm(-80, 120),
+    weightG: figure(...BLADE_BOUNDS.weightG),
+    balanceMm: figure(...BLADE_BOUNDS.balanceMm),
     steel: z.enum(STEEL_IDS),
-    hrc: z.preprocess((v) => (v === '' ? null : v), z.coerce.number().min(40).max(70).nullable()),
-    priceMinor: z.coerce.number().int().min(0).max(100_000_000),
+    hrc: z.preprocess((v) => (v === '' ? null : v), figure(...BLADE_BOUNDS.hrc).nullable()),
+    priceMinor: figure(...BLADE_BOUNDS.priceMinor).int(),
     currency: z.string().regex(/^[A-Z]{3}$/, 'use a three-letter currency code such as EUR'),
     /** How it was made, by whom, and whether its steel shows a pattern; left out where nobody says. */
     make: said(z.enum(MAKES)),

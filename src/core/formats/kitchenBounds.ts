@@ -1,10 +1,12 @@
+import { BLADE_BOUNDS } from '../blade/bounds';
+
 /** Least and most of each figure a kitchen file may hold: what the format refuses beyond, and what the forms offer. Mm, portions, minutes. */
 export const BOUNDS = {
   handLengthMm: [120, 260],
   palmBreadthMm: [55, 130],
   wantsLengthMm: [60, 400],
-  edgeLengthMm: [40, 450],
-  heelHeightMm: [10, 130],
+  edgeLengthMm: BLADE_BOUNDS.lengthMm,
+  heelHeightMm: BLADE_BOUNDS.heelHeightMm,
   boardLengthMm: [150, 1500],
   boardWidthMm: [100, 1000],
   cooksAtOnce: [1, 60],

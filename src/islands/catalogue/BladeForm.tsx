@@ -1,16 +1,16 @@
-import { Button, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState } from 'react';
 import { reference } from '../../../data/reference';
+import { BLADE_BOUNDS } from '../../core/blade/bounds';
 import { bladeModelSchema, type BladeModel } from '../../core/blade/schema';
 import { BEVELS, HANDED, HANDLE_STYLES, SERRATIONS, STEEL_IDS, SURFACES, TIPS } from '../../core/blade/words';
 import { faultsOf } from '../../core/formats/faults';
 import { typicalBlade } from '../../core/kit/candidates/typicalBlade';
-import { fromMinor, toMinor } from '../../core/money/currency';
+import { CATALOGUE_CURRENCY, fromMinor, toMinor } from '../../core/money/currency';
 import { BoardView, SectionView, SideView } from '../blade/Drawings';
+import { Figure, LengthFigure } from '../shared/NumberField';
 import { idFor } from '../shared/ownModel';
-import { useLengths } from '../shared/units';
-import { DECIMAL } from '../shared/words';
 import css from './BladeForm.module.css';
 
 const FIRST_TYPE = 'gyuto';
@@ -35,6 +35,8 @@ const FIGURES = [
   { key: 'handleThicknessMm', label: 'Handle thickness', step: 0.5 },
   { key: 'handleOffsetMm', label: 'Handle raised by', step: 1 },
 ] as const satisfies { key: keyof BladeModel; label: string; step: number }[];
+
+const PRICE_EUR = [0, fromMinor(BLADE_BOUNDS.priceMinor[1], CATALOGUE_CURRENCY)] as const;
 
 const WORDS = [
   { key: 'tip', label: 'Tip', values: TIPS },
@@ -146,7 +148,6 @@ export function BladeForm({
 
 /** What the blade is called and costs, its figures in the units of the device, and its words. */
 function Fields({ form: { values, errors }, set }: FieldsProps) {
-  const { units, unit, toMm, fromMm } = useLengths();
   return (
     <>
       {(
@@ -164,27 +165,26 @@ function Fields({ form: { values, errors }, set }: FieldsProps) {
           onChange={(e) => set({ [key]: e.currentTarget.value })}
         />
       ))}
-      <NumberInput
-        hideControls
+      <Figure
         label="Price, EUR"
-        min={0}
-        decimalScale={2}
-        decimalSeparator={DECIMAL}
+        bounds={PRICE_EUR}
+        step={0.01}
         value={fromMinor(values.priceMinor, values.currency)}
-        onChange={(value) => set({ priceMinor: toMinor(Number(value) || 0, values.currency) })}
+        onChange={(price) => set({ priceMinor: toMinor(price, values.currency) })}
       />
-      {FIGURES.map(({ key, label, step }) => (
-        <NumberInput
-          hideControls
-          key={key}
-          label={isLength(key) ? `${label}, ${unit}` : label}
-          step={isLength(key) && units === 'inches' ? 0.01 : step}
-          decimalSeparator={DECIMAL}
-          value={values[key] === null ? '' : isLength(key) ? fromMm(values[key]) : values[key]}
-          error={errors[key]}
-          onChange={(value) => set({ [key]: value === '' ? null : isLength(key) ? toMm(Number(value)) : value })}
-        />
-      ))}
+      {FIGURES.map(({ key, label, step }) => {
+        const Measure = isLength(key) ? LengthFigure : Figure;
+        return (
+          <Measure
+            {...{ key, label, step }}
+            bounds={BLADE_BOUNDS[key]}
+            value={values[key]}
+            error={errors[key]}
+            {...(key === 'hrc' ? { unsaid: { holds: 'not told', onEmptied: () => set({ hrc: null }) } } : {})}
+            onChange={(value) => set({ [key]: value })}
+          />
+        );
+      })}
       {WORDS.map(({ key, label, values: words }) => (
         <NativeSelect
           key={key}

@@ -4,7 +4,7 @@ import { Button } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { DEFAULTS } from '../../core/kitchen/defaults';
-import { Figure, LengthFigure } from '../shared/Field';
+import { Figure, LengthFigure } from '../shared/NumberField';
 import { SLIDER_STEPS } from '../shared/keySteps';
 import { HandShape } from '../shared/HandShape';
 import { Calibrate } from '../shared/Calibrate';

@@ -3,7 +3,7 @@ import { PEOPLE, UPKEEP } from '../../core/constants';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { CATALOGUE_CURRENCY, euroIn, showMoney } from '../../core/money/currency';
 import { Question } from '../questions/Question';
-import { Figure } from '../shared/Field';
+import { Figure, MoneyFigure } from '../shared/NumberField';
 import { BOARD_SIZES } from '../shared/choices';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CooksView.module.css';
@@ -83,10 +83,9 @@ function Sharpening({ kitchen, update }: QuestionProps) {
   const usual = euroIn(UPKEEP.sharpeningEur.professional.value, currency);
   return (
     <div className={css.pair}>
-      <Figure
+      <MoneyFigure
         label="One sharpening costs"
-        bounds={BOUNDS.money}
-        step={0.01}
+        currency={currency}
         value={habits.sharpeningPrice ?? null}
         unsaid={{
           holds: `usually ${showMoney(usual, currency)}`,

@@ -6,7 +6,7 @@ import type { DishFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import type { KnownDish } from '../../workers/stock';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { addDish, changeDish, forgetDish, removeDish } from './dishEdits';

@@ -1,7 +1,7 @@
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { KnownTask } from '../../workers/stock';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { dishId, keepDish } from './dishEdits';

@@ -3,7 +3,7 @@ import { Button, NativeSelect } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
 import type { KnownTask } from '../../workers/stock';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { TaskSelect } from './TaskSelect';

@@ -4,7 +4,7 @@ import { taskNames } from '../../../data/names';
 import type { DiaryEntry } from '../../core/formats/diaryFile';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { SHARPENERS } from '../../core/formats/kitchenWords';
-import { LengthFigure } from '../shared/Field';
+import { LengthFigure } from '../shared/NumberField';
 import css from './EdgeView.module.css';
 import { TestEdge } from './TestEdge';
 
@@ -93,6 +93,7 @@ function ChippedOn({ onDone }: Pick<Props, 'onDone'>) {
 
 function HeightAtHeel({ onDone }: Pick<Props, 'onDone'>) {
   const [height, setHeight] = useState<number | null>(null);
+  const [missing, setMissing] = useState(false);
   return (
     <div className={css.deeds}>
       <LengthFigure
@@ -100,12 +101,15 @@ function HeightAtHeel({ onDone }: Pick<Props, 'onDone'>) {
         value={height}
         bounds={BOUNDS.heelHeightMm}
         step={0.1}
+        error={missing && height === null && 'Measure the height at the heel first.'}
         onChange={setHeight}
       />
       <Button
         size="md"
-        disabled={height === null}
-        onClick={() => height !== null && onDone({ did: 'measured', heelHeightMm: height })}
+        onClick={() => {
+          setMissing(true);
+          if (height !== null) onDone({ did: 'measured', heelHeightMm: height });
+        }}
       >
         Write it down
       </Button>

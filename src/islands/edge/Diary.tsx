@@ -4,7 +4,7 @@ import type { DiaryEntry } from '../../core/formats/diaryFile';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { SHARPENERS, type DEEDS } from '../../core/formats/kitchenWords';
 import type { CookFile } from '../../core/formats/kitchenFile';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import { cookName } from '../shared/names';
 import { day, taskName } from '../shared/words';
 import css from './EdgeView.module.css';

@@ -1,11 +1,10 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { Bar } from 'react-chartjs-2';
-import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Edges } from '../../workers/edges';
 import { Charted } from '../shared/Charted';
 import { colour } from '../shared/charts';
-import { Figure } from '../shared/Field';
+import { MoneyFigure } from '../shared/NumberField';
 import { money, percent } from '../shared/words';
 import css from './EdgeView.module.css';
 
@@ -78,21 +77,19 @@ function Prices({ edges, currency, habits, onHabits }: Parameters<typeof FiveYea
   const toolsOf = (way: string) => edges.report.fiveYears.find(({ method }) => method === way)?.tools ?? 0;
   return (
     <div className={css.prices} role="group" aria-label="Prices where you live">
-      <Figure
-        label={`A professional takes, a knife, ${currency}`}
+      <MoneyFigure
+        label="A professional takes, a knife"
+        currency={currency}
         value={habits.sharpeningPrice ?? null}
-        bounds={BOUNDS.money}
-        step={0.5}
         unsaid={{ holds: 'usual', onEmptied: () => onHabits({ ...habits, sharpeningPrice: undefined }) }}
         onChange={(sharpeningPrice) => onHabits({ ...habits, sharpeningPrice })}
       />
       {(['stones', 'pull-through', 'powered'] as const).map((way) => (
-        <Figure
+        <MoneyFigure
           key={way}
-          label={`${TOOL_WORDS[way]}, ${currency}`}
+          label={TOOL_WORDS[way]}
+          currency={currency}
           value={said[way] ?? null}
-          bounds={BOUNDS.money}
-          step={0.5}
           unsaid={{ holds: money(toolsOf(way), currency), onEmptied: () => set(way, undefined) }}
           onChange={(price) => set(way, price)}
         />

@@ -6,7 +6,7 @@ import { peakOf, type Reading } from '../../core/edge/meter';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { DiaryEntry } from '../../core/formats/diaryFile';
 import type { CUT_TESTS, TEST_RESULTS } from '../../core/formats/kitchenWords';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import css from './EdgeView.module.css';
 
 type Test = (typeof CUT_TESTS)[number];
@@ -59,6 +59,7 @@ function OnScale({ keenness, onPeak }: { keenness: number; onPeak: (grams: numbe
   const [running, setRunning] = useState(false);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [typed, setTyped] = useState<number | null>(null);
+  const [missing, setMissing] = useState(false);
   const stop = useRef<AbortController | null>(null);
   useEffect(() => () => stop.current?.abort(), []);
   const read = async () => {
@@ -89,8 +90,20 @@ function OnScale({ keenness, onPeak }: { keenness: number; onPeak: (grams: numbe
         <Button size="md" variant="default" onClick={() => (running ? stop.current?.abort() : void read())}>
           {running ? 'Stop' : 'Read the simulated scale'}
         </Button>
-        <Figure label="Grams, as read" value={grams} bounds={BOUNDS.grams} onChange={setTyped} />
-        <Button size="md" disabled={grams === null} onClick={() => grams !== null && onPeak(grams)}>
+        <Figure
+          label="Grams, as read"
+          value={grams}
+          bounds={BOUNDS.grams}
+          error={missing && grams === null && 'Type the grams first, or read the scale.'}
+          onChange={setTyped}
+        />
+        <Button
+          size="md"
+          onClick={() => {
+            setMissing(true);
+            if (grams !== null) onPeak(grams);
+          }}
+        >
           {grams === null ? 'Take the peak' : `Take ${grams} g`}
         </Button>
       </div>

@@ -9,7 +9,7 @@ import { BOARD_MATERIALS } from '../../core/formats/kitchenWords';
 import { usualPlace } from '../../core/keeping/usualPlaces';
 import { rollPacked } from '../../core/kitchen/deeds';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { cookName } from '../shared/names';
 import { SubPage } from '../shared/SubMast';

@@ -11,7 +11,7 @@ import { usualPlace } from '../../core/keeping/usualPlaces';
 import type { Spot } from '../../core/keeping/places';
 import type { KeptKit, KeptKnife } from '../../workers/keep';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { SubPage } from '../shared/SubMast';
 import { useAsked } from '../shared/useAsked';

@@ -1,7 +1,7 @@
 import { Button, NativeSelect } from '@mantine/core';
 import { BOUNDS, MOST } from '../../core/formats/kitchenBounds';
 import type { StoragePlace } from '../../core/formats/storageFile';
-import { Figure, LengthFigure } from '../shared/Field';
+import { Figure, LengthFigure } from '../shared/NumberField';
 import css from './KeepView.module.css';
 
 interface Props<K extends StoragePlace['kind']> {

@@ -15,7 +15,7 @@ import { toMinor } from '../../core/money/currency';
 import type { Verdict } from '../../core/kit/brief/verdict';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import type { Shelf } from '../../workers/shop';
-import { Figure, LengthFigure } from '../shared/Field';
+import { LengthFigure, MoneyFigure } from '../shared/NumberField';
 import { idFor } from '../shared/ownModel';
 import { useLengths } from '../shared/units';
 import type { Update } from '../shared/useKitchen';
@@ -126,13 +126,7 @@ function Label({
           value={lengthMm}
           onChange={(lengthMm) => onChange({ lengthMm })}
         />
-        <Figure
-          label={`Price, ${currency}`}
-          bounds={BOUNDS.money}
-          step={0.01}
-          value={price}
-          onChange={(price) => onChange({ price })}
-        />
+        <MoneyFigure label="Price" currency={currency} value={price} onChange={(price) => onChange({ price })} />
       </div>
       <Textarea
         label="Or what the label says"

@@ -1,7 +1,8 @@
 import { NativeSelect, Switch } from '@mantine/core';
 import { memo, useCallback, type ReactNode } from 'react';
 import { asOptions } from '../shared/choices';
-import { Choice, Field, Figure, LengthFigure } from '../shared/Field';
+import { Choice, Field } from '../shared/Field';
+import { Figure, LengthFigure } from '../shared/NumberField';
 import { Picks } from '../shared/Picks';
 import css from '../shared/Questions.module.css';
 import { ToggleChip } from '../shared/ToggleChip';
@@ -52,6 +53,9 @@ const HowMuch = memo(function HowMuch({ asked, cook, update, label, value }: Ask
     <Measure
       {...{ label, value }}
       bounds={asked.bounds}
+      whole={asked.whole}
+      // emptied, it is a question not answered: what holds until then comes back
+      unsaid={{ holds: asked.holds, onEmptied: () => update((file) => asked.answered(file, cook, undefined)) }}
       onChange={(said) => update((file) => asked.answered(file, cook, said))}
     />
   );

@@ -24,10 +24,12 @@ import {
 } from '../shared/choices';
 
 /** How a field is read from a file and written into one; of cooks, the one at `cook`. */
-interface Field<T> {
+interface Field<T, Written = T> {
   read: (file: KitchenFile, cook: number) => T | undefined;
-  write: (file: KitchenFile, cook: number, value: T) => KitchenFile;
+  write: (file: KitchenFile, cook: number, value: Written) => KitchenFile;
 }
+/** A field that can also be left out again. */
+type Optional<T> = Field<T, T | undefined>;
 
 /** One of a few answers. */
 export interface OneOf {
@@ -44,10 +46,14 @@ export interface Amount {
   kind: 'number';
   label: string;
   bounds: readonly [number, number];
+  whole: boolean;
   mm: boolean;
+  /** What holds where nothing is said, in words. */
+  holds: string;
   /** Null: nothing is said, and nothing taken for granted. */
   value: (file: KitchenFile, cook: number) => number | null;
-  answered: (file: KitchenFile, cook: number, value: number) => KitchenFile;
+  /** Undefined takes the answer back. */
+  answered: (file: KitchenFile, cook: number, value: number | undefined) => KitchenFile;
 }
 /** Yes or no. */
 export interface Truth {
@@ -85,18 +91,21 @@ const one = <T extends string>(
 const number = (
   label: string,
   bounds: readonly [number, number],
-  { read, write }: Field<number>,
+  { read, write }: Optional<number>,
   assumed: number | null,
-  mm = false,
+  { mm = false, whole = false } = {},
 ): Amount => ({
   kind: 'number',
   label,
   bounds,
   mm,
+  whole,
+  holds: assumed === null ? 'not said' : String(assumed),
   value: (file, cook) => read(file, cook) ?? assumed,
   answered: write,
 });
-const length = (...asked: [string, readonly [number, number], Field<number>, number | null]) => number(...asked, true);
+const length = (...asked: [string, readonly [number, number], Optional<number>, number | null]) =>
+  number(...asked, { mm: true });
 const truth = (label: string, { read, write }: Field<boolean>): Truth => ({
   kind: 'truth',
   label,
@@ -106,7 +115,7 @@ const truth = (label: string, { read, write }: Field<boolean>): Truth => ({
 
 type Parts = Pick<Required<KitchenFile>, 'board' | 'habits' | 'cooking' | 'limits' | 'budget'>;
 /** A field of a part of the file. Null is as good as nothing said. */
-const of = <P extends keyof Parts, K extends keyof Parts[P]>(part: P, key: K): Field<NonNullable<Parts[P][K]>> => ({
+const of = <P extends keyof Parts, K extends keyof Parts[P]>(part: P, key: K): Optional<NonNullable<Parts[P][K]>> => ({
   read: (file) => {
     const parts: Partial<Parts> = file;
     const inside: Parts[P] | undefined = parts[part];
@@ -119,7 +128,7 @@ export const cookChanged = (file: KitchenFile, at: number, change: CookFile): Ki
   ...file,
   cooks: (file.cooks ?? [{}]).map((cook, i) => (i === at ? { ...cook, ...change } : cook)),
 });
-const ofCook = <K extends keyof CookFile>(key: K): Field<NonNullable<CookFile[K]>> => ({
+const ofCook = <K extends keyof CookFile>(key: K): Optional<NonNullable<CookFile[K]>> => ({
   read: (file, cook) => file.cooks?.[cook]?.[key] ?? undefined,
   write: (file, cook, value) => cookChanged(file, cook, { [key]: value }),
 });
@@ -169,7 +178,13 @@ export const QUESTIONS = {
   ),
   portions: number('Portions a meal', BOUNDS.portions, of('cooking', 'portions'), DEFAULTS.portions),
   spend: one('How the money should work', SPENDS, of('budget', 'spend'), 'even', true),
-  maxKnives: number('At most this many knives to buy', BOUNDS.maxKnives, of('limits', 'maxKnives'), DEFAULTS.maxKnives),
+  maxKnives: number(
+    'At most this many knives to buy',
+    BOUNDS.maxKnives,
+    of('limits', 'maxKnives'),
+    DEFAULTS.maxKnives,
+    { whole: true },
+  ),
   avoids: {
     kind: 'any',
     label: 'Never eaten here',

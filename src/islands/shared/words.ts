@@ -18,6 +18,11 @@ writeMoneyIn(LANGUAGE);
 export const DECIMAL =
   new Intl.NumberFormat(LANGUAGE).formatToParts(0.5).find(({ type }) => type === 'decimal')?.value ?? '.';
 
+const PLAIN = new Intl.NumberFormat(LANGUAGE, { maximumFractionDigits: 4, useGrouping: false });
+const GROUPED = new Intl.NumberFormat(LANGUAGE, { maximumFractionDigits: 4 });
+/** A number as this browser writes it in a field; in a sentence its thousands are `grouped`. */
+export const writtenNumber = (value: number, grouped = false) => (grouped ? GROUPED : PLAIN).format(value);
+
 /** How readers of a language (a BCP 47 tag) write shares, as whole percentages, days, moments and money. */
 export function writingIn(tag: string) {
   const shares = new Intl.NumberFormat(tag, { style: 'percent', maximumFractionDigits: 0 });

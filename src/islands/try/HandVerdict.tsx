@@ -1,10 +1,10 @@
 import { TextInput } from '@mantine/core';
-import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { HandTestFile } from '../../core/formats/trialsFile';
+import { CATALOGUE_CURRENCY } from '../../core/money/currency';
 import type { HandCheck } from '../../core/trial/handCheck';
 import { type Holder, readHandTest } from '../../core/trial/handTest';
-import { Figure } from '../shared/Field';
+import { MoneyFigure } from '../shared/NumberField';
 import { VERDICTS } from './handTests';
 import css from './HandView.module.css';
 
@@ -62,11 +62,10 @@ function WhereAndWhen({ kitchen, test, onChange }: Pick<Props, 'kitchen' | 'test
           onChange({ ...test, place: place.trim() ? place : undefined });
         }}
       />
-      <Figure
-        label={`Price asked, ${kitchen.currency ?? 'EUR'}`}
+      <MoneyFigure
+        label="Price asked"
+        currency={kitchen.currency ?? CATALOGUE_CURRENCY}
         value={test.asked ?? null}
-        bounds={BOUNDS.money}
-        step={0.01}
         unsaid={{ holds: 'not asked', onEmptied: () => onChange({ ...test, asked: undefined }) }}
         onChange={(asked) => onChange({ ...test, asked })}
       />

@@ -7,7 +7,7 @@ import type { OwnedFile, ProfileFile } from '../../core/formats/kitchenFile';
 import { measuredOwned, profileTraced } from '../../core/kitchen/deeds';
 import { heightLost } from '../../core/measure/profile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import { Figure, LengthFigure } from '../shared/Field';
+import { Figure, LengthFigure } from '../shared/NumberField';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { useLengths } from '../shared/units';
 import type { KitchenEdits } from '../shared/useKitchen';

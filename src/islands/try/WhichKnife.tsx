@@ -5,7 +5,7 @@ import { typeNames } from '../../../data/names';
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { HandTestFile } from '../../core/formats/trialsFile';
-import { Figure } from '../shared/Field';
+import { Figure } from '../shared/NumberField';
 import { cookName } from '../shared/names';
 import { Pick as PickKnife, type Choices } from './choices';
 import css from './HandView.module.css';

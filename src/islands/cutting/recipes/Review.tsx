@@ -10,7 +10,7 @@ import {
 import { asSaid } from '../../../core/recipe/corrections';
 import type { RecipeLine } from '../../../core/formats/recipeFile';
 import type { KnownTask } from '../../../workers/stock';
-import { Figure } from '../../shared/Field';
+import { Figure } from '../../shared/NumberField';
 import { TaskSelect } from '../TaskSelect';
 import css from './Recipes.module.css';
 import type { Reading } from './useRecipes';

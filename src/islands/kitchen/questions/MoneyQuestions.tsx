@@ -1,12 +1,11 @@
-import { BOUNDS } from '../../../core/formats/kitchenBounds';
 import { NativeSelect, Switch } from '@mantine/core';
 import { useId } from 'react';
 import type { Plan } from '../../../core/formats/planFile';
-import { CATALOGUE_CURRENCY, euroIn, fromMinor, isExact, minorDigits } from '../../../core/money/currency';
+import { CATALOGUE_CURRENCY, euroIn, fromMinor, minorDigits } from '../../../core/money/currency';
 import { Question } from '../../questions/Question';
 import { SPENDS } from '../../shared/choices';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
-import { Figure } from '../../shared/Field';
+import { MoneyFigure } from '../../shared/NumberField';
 import type { QuestionProps } from '../../shared/useKitchen';
 import { money } from '../../shared/words';
 import css from '../../shared/Questions.module.css';
@@ -31,13 +30,13 @@ export default function MoneyQuestions({ kitchen, update, point }: QuestionProps
   return (
     <>
       <div className={css.pair}>
-        <Figure
+        <MoneyFigure
           label="In all"
-          bounds={BOUNDS.money}
-          step={10 ** -minorDigits(currency)}
+          currency={currency}
           disabled={total === null}
           value={total}
-          onChange={(value) => isExact(value, currency) && setTotal(value)}
+          unsaid={{ holds: 'no ceiling', onEmptied: () => setTotal(null) }}
+          onChange={setTotal}
         />
         <Currency {...asked} />
       </div>

@@ -1,0 +1,23 @@
+/** Least and most of each figure of a knife: lengths in mm, weight in g, angles in degrees a side, shares 0–1, price in minor units. */
+export const BLADE_BOUNDS = {
+  lengthMm: [40, 450],
+  heelHeightMm: [10, 130],
+  spineHeelMm: [0.8, 12],
+  spineMidMm: [0.6, 12],
+  spineTipMm: [0.2, 8],
+  flatShare: [0, 1],
+  bellyMm: [-15, 60],
+  flex: [0, 1],
+  behindEdgeMm: [0.05, 3],
+  edgeAngleDeg: [5, 50],
+  edgeAngleBackDeg: [0, 50],
+  serrationPitchMm: [0, 20],
+  handleLengthMm: [60, 220],
+  handleHeightMm: [8, 50],
+  handleThicknessMm: [5, 45],
+  handleOffsetMm: [0, 60],
+  weightG: [15, 1500],
+  balanceMm: [-80, 120],
+  hrc: [40, 70],
+  priceMinor: [0, 100_000_000],
+} as const satisfies Record<string, readonly [number, number]>;
