@@ -28,10 +28,7 @@ export function numberTyped(
   const signed = (plain: string) => Number(`${sign}${plain}`);
   const marks = digits.replace(/\d/g, '');
   const last = marks.at(-1) ?? '';
-  const [before, after] = [
-    digits.slice(0, digits.lastIndexOf(last)),
-    digits.slice(digits.lastIndexOf(last) + 1),
-  ];
+  const [before, after] = [digits.slice(0, digits.lastIndexOf(last)), digits.slice(digits.lastIndexOf(last) + 1)];
   if (marks === '') return { said: 'number', value: signed(digits) };
   if (marks.length > 1) {
     const grouping = marks[0] ?? '';
