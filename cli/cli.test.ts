@@ -7,6 +7,7 @@ import { expect, test } from 'vitest';
 import { edgeFileSchema } from '../src/core/formats/edgeFile';
 import { keepingFileSchema } from '../src/core/formats/storageFile';
 import { planFileSchema } from '../src/core/formats/planFile';
+import { labelFileSchema } from '../src/core/formats/labelFile';
 import { z } from '../src/core/zod';
 import { shippedModels } from '../data/models';
 import { reference } from '../data/reference';
@@ -69,6 +70,22 @@ test.each([
   expect(stdout).toBe('');
   expect(stderr).toContain(expected);
   expect(stderr).not.toMatch(/\n\s+at /);
+});
+
+test('label reads what a shop says and judges it for a kitchen; the same text is read the same way', () => {
+  const text = 'Chef’s knife, Gesamtlänge 33 cm, blade 20 cm, €20';
+  const read = command('label', ['-'], text);
+  expect(read.status).toBe(0);
+  expect(labelFileSchema.parse(JSON.parse(read.stdout))).toMatchObject({
+    read: { type: 'chef', lengthMm: 200, price: 20 },
+  });
+  expect(read.stdout).not.toContain('verdict');
+  expect(command('label', ['-'], text).stdout).toBe(read.stdout);
+  const judged = command('label', ['-', '--kitchen', sample('millrace-flat')], text);
+  expect(labelFileSchema.parse(JSON.parse(judged.stdout)).verdict?.because.length).toBeGreaterThan(1);
+  const refused = command('label', ['-', '--kitchen', '/no/such/kitchen.json'], text);
+  expect([refused.status, refused.stdout]).toEqual([2, '']);
+  expect(refused.stderr).toContain('there is no such file');
 });
 
 test('brief prints what to look for, and refuses what it cannot read; plan --prices tells its prices', () => {

@@ -18,15 +18,25 @@ test('in a shop, by thumb: a step’s brief opens, a knife on the shelf is judge
 
   // kind and length are enough; what the label leaves out is marked
   const shelf = 'xpath///form[.//h4[text()="A knife on the shelf"]]';
-  await page.type(`${shelf}//textarea`, 'Blade 33 cm, 420 g, €20');
+  const field = async (label: string) =>
+    (await page.waitForSelector(`${shelf}//label[starts-with(., "${label}")]/following::input[1]`))?.toElement('input');
+  const valueIn = async (label: string) => (await field(label))?.evaluate((e) => e.value);
+  await page.type(`${shelf}//textarea`, 'Total length 46 cm, blade 33 cm, 420 g, €20');
+  await expect.poll(() => valueIn('Edge length')).toBe('330');
+  expect(await valueIn('Price')).toBe('20');
   await tap(page, 'xpath///button[.//span[text()="Judge it"]]');
-  await page.waitForSelector('[data-word]');
+  await page.waitForSelector('[data-word="wrong"]');
   const long = await textOf(page, '[data-word]');
   expect(long).toContain('Outside the brief: the length 330');
   expect(long).toContain('Not on the label');
   await page.$eval(`${shelf}//textarea`, (e) => e instanceof HTMLTextAreaElement && e.select());
-  await page.type(`${shelf}//textarea`, 'Blade 17 cm, €15');
+  await page.type(`${shelf}//textarea`, 'Blade 18 cm, €15');
   await page.waitForFunction(() => document.querySelector('[data-word]') === null);
+  // what was read is put right by hand
+  await expect.poll(() => valueIn('Edge length')).toBe('180');
+  const edge = await field('Edge length');
+  await edge?.evaluate((e) => e.select());
+  await edge?.type('170\n');
   await tap(page, 'xpath///button[.//span[text()="Judge it"]]');
   await page.waitForSelector('[data-word="buy"]');
   await tap(page, 'xpath///button[.//span[text()="Take it into the plan"]]');

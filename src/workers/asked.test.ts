@@ -11,7 +11,8 @@ import { toTheEnd } from '../core/kit/search/sizes';
 import { wildKitchen } from '../core/testing/arbitrary';
 import { contextOf, fileOf, modelNamed, traitsOf } from '../core/testing/trade';
 import { moneyView, planBeside, schoolsOf, setVerdicts, sizesView } from './argue';
-import { briefOf, careOf, shelfJudged } from './shop';
+import type { Label } from '../core/kit/label/label';
+import { briefOf, careOf, labelRead, shelfJudged } from './shop';
 import {
   characterIn,
   cuttingOf,
@@ -197,31 +198,28 @@ describe('in a shop', () => {
   if (!bought) throw new Error('nothing is bought');
   const brief = toTheEnd(briefOf(context, proven.context, proven.plan, bought.order));
   if (!brief) throw new Error('no brief');
-  const judged = (text: string, type = bought.type ?? '', price: number | null = null) =>
-    shelfJudged(proven.context, proven.plan, brief, { type, text, lengthMm: null, price });
-  const build = (lengthMm: number) =>
-    `Blade ${lengthMm} mm, ${Math.round(bought.weightG ?? 100)} g, ${bought.hrc ?? 58} HRC, stainless`;
+  const judged = (text: string, said: Partial<Label> = {}, type = bought.type) =>
+    toTheEnd(
+      shelfJudged(context, proven.context, {
+        plan: proven.plan,
+        brief,
+        label: { ...labelRead(text).read, type: type ?? null, ...said },
+      }),
+    );
+  const alike = `Blade ${Math.round(bought.lengthMm ?? 0)} mm, ${Math.round(bought.weightG ?? 100)} g, ${bought.hrc ?? 58} HRC, stainless`;
 
-  test('a knife like the one planned is bought at its price, and only below one where it is dear', () => {
-    const alike = build(Math.round(bought.lengthMm ?? 0));
-    const fair = judged(alike, bought.type ?? '', bought.price * 0.8);
-    expect(fair?.word).toBe('buy');
-    const dear = judged(alike, bought.type ?? '', 20 * (bought.price + 20));
-    expect(dear?.word).toBe('only below');
-    expect(dear?.goodUpTo).toBeLessThan(20 * (bought.price + 20));
+  test('a knife like the one planned is bought at its price, and too dear far above it', () => {
+    expect(judged(alike, { price: bought.price * 0.8 })?.word).toBe('buy');
+    const dear = judged(alike, { price: 20 * (bought.price + 20) });
+    expect(dear?.word).toBe('dear');
+    expect(dear?.priceUpTo).toBeLessThan(20 * (bought.price + 20));
   });
 
-  test('a knife of another world is left; a kind or a step that is none is no verdict', () => {
-    expect(judged(build(380), 'cleaver-bone', 90)?.word ?? 'leave').toBe('leave');
-    expect(judged('', 'no-such-type')).toBeNull();
-    expect(
-      shelfJudged(
-        proven.context,
-        proven.plan,
-        { ...brief, order: 99 },
-        { type: 'gyuto', text: '', lengthMm: 210, price: 50 },
-      ),
-    ).toBeNull();
+  test('what is put right by hand goes before what was read; a kind that is none or no length is no verdict', () => {
+    expect(judged(alike, { lengthMm: 380 })?.word).toBe('wrong');
+    expect(judged(alike, { lengthMm: 380 })?.outside.map(({ figure }) => figure)).toContain('lengthMm');
+    expect(judged(alike, {}, 'no-such-type')).toBeNull();
+    expect(judged('stainless')).toBeNull();
   });
 
   test('there is no brief of a step that is not there', () => {

@@ -6,14 +6,14 @@ import type { Edges } from './edges';
 import type { KeptKit, PackedRoll, UsedKnives } from './keep';
 import type { WallSheet } from '../core/formats/wallSheet';
 import type { Storage } from '../core/formats/storageFile';
-import type { Shelf } from './shop';
 import type { SeenCut } from './trying';
 import type { ExamplePhoto } from '../core/measure/examplePhoto';
 import type { FoodToTry } from '../core/kit/trying/foods';
 import type { TriedKnife } from '../core/formats/trialsFile';
 import type { StepBrief } from '../core/formats/briefFile';
 import type { Care } from '../core/formats/care';
-import type { Verdict } from '../core/kit/brief/verdict';
+import type { Label, LabelRead } from '../core/kit/label/label';
+import type { Verdict } from '../core/kit/label/verdict';
 import { writeMoneyIn } from '../core/money/currency';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
@@ -205,10 +205,12 @@ export const kitchenWorker = {
     const on = planned ?? context;
     return on ? (await shop()).careOf(on, plan) : [];
   },
-  /** A knife on a shelf in the place of a step of the present plan. */
-  async judge(plan: Plan, brief: StepBrief, shelf: Shelf): Promise<Verdict | null> {
+  /** What a shop's label says. */
+  label: async (text: string): Promise<LabelRead> => (await shop()).labelRead(text),
+  /** A knife in a shop judged against the present plan; null where its kind or length is not known, or when stopped. */
+  async judge(asked: { plan: Plan; brief: StepBrief; label: Label }): Promise<Verdict | null> {
     const on = context;
-    return on && (await shop()).shelfJudged(planned ?? on, plan, brief, shelf);
+    return on && newest.run((await shop()).shelfJudged(on, planned ?? on, asked));
   },
 
   /** Any kitchen planned beside the present one; null when stopped. */

@@ -1,13 +1,16 @@
+import { kindWords } from '../../data/kindWords';
 import { reference } from '../../data/reference';
 import type { StepBrief } from '../core/formats/briefFile';
 import type { Plan } from '../core/formats/planFile';
 import { briefing } from '../core/kit/brief/brief';
-import { readLabel, type Label } from '../core/kit/brief/label';
-import { judgeLabel, type Verdict } from '../core/kit/brief/verdict';
+import { inCurrency } from '../core/kit/label/labelKitchen';
+import type { Label, LabelRead } from '../core/kit/label/label';
+import { readLabel } from '../core/kit/label/readLabel';
+import { judging, type Verdict } from '../core/kit/label/verdict';
 import type { PlanningContext } from '../core/kit/context/planningContext';
 import { careOf } from '../core/kit/plan/care';
 
-/** What helps in a shop: briefs of a plan's steps, and knives on a shelf judged against them. Loaded by the worker when first asked. */
+/** What helps in a shop: briefs of a plan's steps, and labels read and judged. Loaded by the worker when first asked. */
 
 /** The brief of one step, in slices; `stands`: the context its plan stands on. */
 export function* briefOf(
@@ -22,20 +25,16 @@ export function* briefOf(
 
 export { careOf };
 
-/** What has been typed of a knife on a shelf: its kind, and beside it figures that go before what the pasted text says. */
-export interface Shelf {
-  type: string;
-  text: string;
-  lengthMm: number | null;
-  price: number | null;
-}
+/** What a shop's label says. */
+export const labelRead = (text: string): LabelRead => readLabel(text, { words: kindWords, types: reference.types });
 
-/** A knife on a shelf in the place of a step; null where the step buys no knife. */
-export function shelfJudged(stands: PlanningContext, plan: Plan, brief: StepBrief, shelf: Shelf): Verdict | null {
-  const step = plan.steps.find((each) => each.order === brief.order);
-  const type = reference.types.get(shelf.type);
-  if (!step || !type) return null;
-  const read = readLabel(shelf.text);
-  const label: Label = { ...read, lengthMm: shelf.lengthMm ?? read.lengthMm, price: shelf.price ?? read.price };
-  return judgeLabel({ context: stands, plan }, step, brief, type, label);
+/** A knife in a shop judged against the plan, in slices; null where its kind or its length is not known. */
+export function* shelfJudged(
+  context: PlanningContext,
+  stands: PlanningContext,
+  { plan, brief, label }: { plan: Plan; brief: StepBrief; label: Label },
+): Generator<unknown, Verdict | null> {
+  const type = label.type === null ? undefined : reference.types.get(label.type);
+  if (!type || label.lengthMm === null) return null;
+  return yield* judging(context, { context: stands, plan }, { type, label: inCurrency(label, plan.currency), brief });
 }

@@ -1,5 +1,29 @@
 import { c } from './constant';
 
+/** Constants of the verdict on a knife in a shop. */
+export const LABEL = {
+  little: c(
+    0.6,
+    'share',
+    'of a step’s work below which a knife with a failing part is the wrong one',
+    'house judgement',
+  ),
+  tooLittle: c(0.15, 'share', 'of a step’s work below which it is the wrong one in any case', 'house judgement'),
+  failing: c(
+    0.7,
+    'factor',
+    'of the other knife’s that a part leaves at the worst task when it fails',
+    'house judgement',
+  ),
+  asGood: c(0.03, 'share', 'of a step’s work that nobody misses', 'house judgement'),
+  shortfall: c(
+    2,
+    'power',
+    'of the share of the work a knife does: what it leaves undone is paid for again in the next knife',
+    'house judgement',
+  ),
+} as const;
+
 /** Constants of the briefs that let a step be bought in any shop. */
 export const BRIEF = {
   widerLength: c(

@@ -4,6 +4,7 @@ import { briefFileSchema } from './briefFile';
 import { catalogueFileSchema } from './catalogueFile';
 import { edgeFileSchema } from './edgeFile';
 import { kitchenFileSchema } from './kitchenFile';
+import { labelFileSchema } from './labelFile';
 import { planFileSchema } from './planFile';
 import { recipeFileSchema } from './recipeFile';
 import { keepingFileSchema, storageFileSchema } from './storageFile';
@@ -15,6 +16,7 @@ const FORMATS = {
   catalogue: { schema: catalogueFileSchema, title: 'Catalogue of blades, version 1' },
   plan: { schema: planFileSchema, title: 'Plan of Scabbard, version 1' },
   brief: { schema: briefFileSchema, title: 'Briefs of a plan, version 1' },
+  label: { schema: labelFileSchema, title: 'A shop’s label as it was read and judged, version 1' },
   recipe: { schema: recipeFileSchema, title: 'A recipe as it was understood, version 1' },
   edge: { schema: edgeFileSchema, title: 'The edges of a kitchen, version 1' },
   storage: { schema: storageFileSchema, title: 'Where knives may live, version 1' },
@@ -27,6 +29,7 @@ export const SCHEMA_NAMES = [
   'catalogue',
   'plan',
   'brief',
+  'label',
   'recipe',
   'edge',
   'storage',

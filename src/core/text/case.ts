@@ -3,3 +3,6 @@ export const lowerFirst = (text: string): string => text.charAt(0).toLowerCase()
 
 /** A name as it begins a sentence: its first letter a capital. */
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A name with its article: an oyster knife, a usuba. */
+export const withArticle = (name: string): string => `${/^[aeio]|^u(?!su|ti|n)/i.test(name) ? 'an' : 'a'} ${name}`;

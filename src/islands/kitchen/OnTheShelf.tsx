@@ -1,29 +1,33 @@
-import { Button, NativeSelect, Textarea } from '@mantine/core';
+import { Button, Textarea } from '@mantine/core';
+import { useDebouncedCallback } from '@mantine/hooks';
 import type { Remote } from 'comlink';
-import { useForm } from '@mantine/form';
 import { useState } from 'react';
 import { typeNames } from '../../../data/names';
-import { typeBlurbs } from '../../../data/typeFacts';
 import { addModels } from '../../client/catalogue';
 import type { BladeModel } from '../../core/blade/schema';
-import { BOUNDS } from '../../core/formats/kitchenBounds';
 import type { StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import { FIGURE_WORDS } from '../../core/formats/figures';
 import { swapped } from '../../core/kitchen/changes';
 import { toMinor } from '../../core/money/currency';
-import type { Verdict } from '../../core/kit/brief/verdict';
+import { type Label, type LabelRead, NOTHING_READ } from '../../core/kit/label/label';
+import type { Verdict } from '../../core/kit/label/verdict';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
-import type { Shelf } from '../../workers/shop';
-import { LengthFigure, MoneyFigure } from '../shared/NumberField';
 import { idFor } from '../shared/ownModel';
 import { useLengths } from '../shared/units';
 import type { Update } from '../shared/useKitchen';
 import { money } from '../shared/words';
 import css from './InAnyShop.module.css';
+import { LabelFields } from './LabelFields';
 
-const types = [...typeNames].map(([value, label]) => ({ value, label }));
-const VERDICTS: Record<Verdict['word'], string> = { buy: 'Buy', 'only below': 'Only below a price', leave: 'Leave it' };
+const VERDICTS: Record<Verdict['word'], string> = {
+  buy: 'Buy',
+  dear: 'Too dear',
+  wrong: 'The wrong knife for this',
+  leave: 'Leave it',
+};
+/** A label is read once typing pauses, ms. */
+const PAUSE = 250;
 
 interface Props {
   step: PlanStep;
@@ -35,56 +39,96 @@ interface Props {
   onCatalogue: () => Promise<void>;
 }
 
-/** What is known of the knife on the shelf, and the verdict on it; a changed answer takes the verdict back. */
+const NOT_READ: LabelRead = { knife: true, read: NOTHING_READ, asks: [], unread: [] };
+
+/** A label as it is typed, what was read of it and put right by hand, and the verdict; a changed answer takes the verdict back. */
 function useShelf({ step, plan, brief, worker }: Props) {
+  const [text, setText] = useState('');
+  const [read, setRead] = useState(NOT_READ);
+  const [said, setSaid] = useState<Partial<Label>>({});
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const form = useForm<Shelf>({
-    initialValues: { type: step.type ?? 'chef', text: '', lengthMm: null, price: null },
-    onValuesChange: () => setVerdict(null),
-  });
-  const judge = (shelf: Shelf) => {
-    setTrouble(null);
+  const label: Label = { ...read.read, type: read.read.type ?? step.type ?? 'chef', ...said };
+  const readText = useDebouncedCallback((typed: string) => {
     worker
-      .judge(plan, brief, shelf)
+      .label(typed)
+      .then(setRead, () => setTrouble('The label could not be read: the page has lost its helper. Load it again.'));
+  }, PAUSE);
+  const write = (typed: string) => {
+    setText(typed);
+    setVerdict(null);
+    readText(typed);
+  };
+  const putRight = (answer: Partial<Label>) => {
+    setSaid((now) => ({ ...now, ...answer }));
+    setVerdict(null);
+  };
+  const judge = () => {
+    setTrouble(
+      label.lengthMm === null ? 'Type the length of the edge first: it decides more than anything else.' : null,
+    );
+    if (label.lengthMm === null) return;
+    worker
+      .judge({ plan, brief, label })
       .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'));
   };
-  return { form, judge, verdict, trouble, setTrouble };
+  return { text, write, read, label, putRight, judge, verdict, trouble, setTrouble };
 }
 
 /** The knife of a verdict as a model of one's own. */
-function modelSeen(
-  verdict: Verdict,
-  { type, price }: Shelf,
-  currency: string,
-  catalogue: Props['catalogue'],
-): BladeModel {
-  const name = `${typeNames.get(type) ?? 'Knife'} ${Math.round(verdict.blade.lengthMm)} seen in a shop`;
-  const priceMinor = toMinor(price ?? verdict.goodUpTo, currency);
-  return { ...verdict.blade, id: idFor(name, catalogue), name, maker: 'Seen in a shop', priceMinor, currency };
+function modelSeen(verdict: Verdict, label: Label, currency: string, catalogue: Props['catalogue']): BladeModel {
+  const name = `${typeNames.get(label.type ?? '') ?? 'Knife'} ${Math.round(verdict.blade.lengthMm)} seen in a shop`;
+  const paid = label.currency ?? currency;
+  const priceMinor = label.price === null ? toMinor(verdict.priceUpTo, currency) : toMinor(label.price, paid);
+  return {
+    ...verdict.blade,
+    id: idFor(name, catalogue),
+    name,
+    maker: 'Seen in a shop',
+    priceMinor,
+    currency: label.price === null ? currency : paid,
+  };
 }
 
-/** A knife on a shelf: as little as its kind, length and price, or what the label says, judged for this cook and taken into the plan. */
+/** A knife in a shop: what its label says, read figure by figure, judged for this cook and taken into the plan. */
 export function OnTheShelf(props: Props) {
-  const { step, plan, catalogue, update, onCatalogue } = props;
-  const { form, judge, verdict, trouble, setTrouble } = useShelf(props);
-  const { values: shelf, setValues } = form;
-  const known = shelf.lengthMm !== null || shelf.text.trim() !== '';
-  const take = async (seen: BladeModel) => {
+  const { plan, catalogue, update, onCatalogue } = props;
+  const { text, write, read, label, putRight, judge, verdict, trouble, setTrouble } = useShelf(props);
+  const take = async (seen: BladeModel, step: number | null) => {
     try {
       await addModels([seen], 'skip');
       await onCatalogue();
-      update((k) => swapped(k, step.model ?? '', seen.id));
+      update((k) => swapped(k, plan.steps.find(({ order }) => order === step)?.model ?? '', seen.id));
     } catch (error) {
       setTrouble(error instanceof Error ? error.message : 'The knife could not be kept.');
     }
   };
   return (
-    <form className={css.shelf} onSubmit={form.onSubmit(judge)}>
+    <form
+      className={css.shelf}
+      onSubmit={(e) => {
+        e.preventDefault();
+        judge();
+      }}
+    >
       <h4>A knife on the shelf</h4>
-      <Label shelf={shelf} currency={plan.currency} onChange={setValues} />
+      <Textarea
+        label="What the label or the seller says"
+        placeholder="Chef’s knife, blade 21 cm, 165 g, 60 HRC, stainless, €59"
+        autosize
+        minRows={2}
+        maxLength={4000}
+        value={text}
+        onChange={(e) => write(e.currentTarget.value)}
+      />
+      {read.knife ? (
+        <LabelFields {...{ label, asks: read.asks, currency: plan.currency }} onChange={putRight} />
+      ) : (
+        <p role="status">This is no single knife, so there is nothing to judge.</p>
+      )}
+      {read.unread.length > 0 && <p className="faded">Not understood: {read.unread.join('; ')}.</p>}
       <div>
-        <Button type="submit" size="sm" disabled={!known}>
+        <Button type="submit" size="sm" disabled={!read.knife}>
           Judge it
         </Button>
       </div>
@@ -92,7 +136,7 @@ export function OnTheShelf(props: Props) {
         <Judged
           verdict={verdict}
           currency={plan.currency}
-          onTake={() => void take(modelSeen(verdict, shelf, plan.currency, catalogue))}
+          onTake={() => void take(modelSeen(verdict, label, plan.currency, catalogue), verdict.step)}
         />
       )}
       {trouble && <p role="alert">{trouble}</p>}
@@ -100,57 +144,26 @@ export function OnTheShelf(props: Props) {
   );
 }
 
-/** What can be read off a knife in a shop. */
-function Label({
-  shelf: { type, lengthMm, price, text },
-  currency,
-  onChange,
-}: {
-  shelf: Shelf;
-  currency: string;
-  onChange: (answer: Partial<Shelf>) => void;
-}) {
-  return (
-    <>
-      <NativeSelect
-        label="Its kind"
-        description={typeBlurbs.get(type)}
-        value={type}
-        data={types}
-        onChange={(e) => onChange({ type: e.currentTarget.value })}
-      />
-      <div className={css.pair}>
-        <LengthFigure
-          label="Edge"
-          bounds={BOUNDS.edgeLengthMm}
-          value={lengthMm}
-          onChange={(lengthMm) => onChange({ lengthMm })}
-        />
-        <MoneyFigure label="Price" currency={currency} value={price} onChange={(price) => onChange({ price })} />
-      </div>
-      <Textarea
-        label="Or what the label says"
-        placeholder="Blade 21 cm, 165 g, 60 HRC, 15° a side, stainless…"
-        autosize
-        minRows={2}
-        maxLength={4000}
-        value={text}
-        onChange={(e) => onChange({ text: e.currentTarget.value })}
-      />
-    </>
-  );
-}
-
 /** The verdict on a knife, and why. */
 function Judged({ verdict, currency, onTake }: { verdict: Verdict; currency: string; onTake: () => void }) {
   const lengths = useLengths();
-  const { word, goodUpTo, why, outside, loss, assumed } = verdict;
+  const { word, priceUpTo, because, outside, assumed } = verdict;
   return (
     <div className={css.verdict} data-word={word} role="status">
       <p>
         <b>{VERDICTS[word]}</b>
-        {word === 'only below' && <b className="figure"> {money(goodUpTo, currency)}</b>}. {why}
+        {word === 'dear' && (
+          <>
+            : offer <b className="figure">{money(priceUpTo, currency)}</b>
+          </>
+        )}
+        .
       </p>
+      <ul>
+        {because.map((reason) => (
+          <li key={reason}>{lengths.told(reason)}</li>
+        ))}
+      </ul>
       {outside.length > 0 && (
         <p>
           Outside the brief:{' '}
@@ -164,18 +177,13 @@ function Judged({ verdict, currency, onTake }: { verdict: Verdict; currency: str
           .
         </p>
       )}
-      {loss && (
-        <p>
-          It loses most at {loss.task.toLowerCase()}: {lengths.told(loss.why)}
-        </p>
-      )}
       {assumed.length > 0 && (
         <p className="faded">
           Not on the label, taken as is usual for its kind:{' '}
           {assumed.map((figure) => FIGURE_WORDS[figure].the).join(', ')}. Check them in the hand.
         </p>
       )}
-      {word !== 'leave' && (
+      {(word === 'buy' || word === 'dear') && (
         <Button size="sm" variant="default" onClick={onTake}>
           Take it into the plan
         </Button>

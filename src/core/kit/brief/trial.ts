@@ -16,10 +16,13 @@ import type { Planned } from '../plan/planKitchen';
 export interface Loss {
   task: string;
   why: string;
+  /** What the part that fails leaves of the score, beside what it leaves of the other blade's. */
+  keeps: number;
 }
 
 /** A loss as it stands behind what causes it. */
-export const because = ({ task, why }: Loss): string => ` (${lowerFirst(task)}: ${lowerFirst(why).replace(/\.$/, '')})`;
+export const because = ({ task, why }: Pick<Loss, 'task' | 'why'>): string =>
+  ` (${lowerFirst(task)}: ${lowerFirst(why).replace(/\.$/, '')})`;
 
 /** Steps with a knife to buy; of a knife bought twice one. */
 export const briefedSteps = ({ steps }: Pick<Plan, 'steps'>): PlanStep[] =>
@@ -87,6 +90,12 @@ export class Trial {
     };
   }
 
+  /** What a blade in the place of the step adds to the rest of the kit, its price aside, in points; 0 where nobody here could use it. */
+  adds(changes: Partial<BladeModel> = {}): number {
+    const other = Object.keys(changes).length === 0 ? this.step : this.candidate({ ...this.pick, ...changes });
+    return other ? 100 * this.kit.gain(other.counted) : 0;
+  }
+
   /** Coverage's worth lost with another blade at the same price, in points; Infinity where nobody here could have it put right. */
   drop(changes: Partial<BladeModel>): number {
     const key = JSON.stringify(changes);
@@ -115,6 +124,8 @@ export class Trial {
       explain(blade, prepared, cooks, this.step.edge),
       explain(other.blade, prepared, cooks, other.edge),
     );
-    return worse && worse.keeps < TELLING * worse.than ? { task: task.name, why: worse.why } : null;
+    return worse && worse.keeps < TELLING * worse.than
+      ? { task: task.name, why: worse.why, keeps: worse.keeps / worse.than }
+      : null;
   }
 }

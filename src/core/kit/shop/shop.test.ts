@@ -6,8 +6,8 @@ import { reference } from '../../../../data/reference';
 import { bladeModelSchema } from '../../blade/schema';
 import { readCatalogue, writeCatalogueCsv } from '../../formats/catalogueFile';
 import { FaultyInput } from '../../formats/faults';
-import { amountIn, currencyIn } from './amounts';
-import { kindIn } from './kinds';
+import { amountIn, currencyIn } from '../label/amounts';
+import { kindIn } from '../label/kinds';
 import { readModelsText } from './listFile';
 import { readShopList } from './shopList';
 

@@ -1,14 +1,16 @@
-import type { BladeModel } from '../../blade/schema';
+import type { BladeModel, BladeType } from '../../blade/schema';
 import { bladeModelSchema } from '../../blade/schema';
 import { faultLine, faultsOf, FaultyInput } from '../../formats/faults';
 import { MAX_MODELS } from '../../formats/catalogueFile';
 import { isCurrency, minorDigits, toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
 import { slug } from '../../text/slug';
-import { labelledBlade, readLabel, type Label } from '../brief/label';
-import { amountIn, currencyIn } from './amounts';
+import { amountIn, currencyIn } from '../label/amounts';
+import { kindIn, type KindWords } from '../label/kinds';
+import { labelledBlade } from '../label/labelledBlade';
+import type { Label } from '../label/label';
+import { readLabel, type LabelKnowledge } from '../label/readLabel';
 import { findColumns, type Column, type Columns } from './columns';
-import { kindIn, type KindWords } from './kinds';
 
 /** A row of a shop's list that became a model, its missing figures taken from the kind's usual build. */
 export interface TakenRow {
@@ -143,7 +145,7 @@ function readRow(
   const currency = named ?? usual;
   const told = named === null ? [`price taken for ${currency}`] : [];
 
-  const label = labelOf(name, cell, heading, type.lengthMm);
+  const label = labelOf(name, cell, heading, { type, words, types: reference.types });
   const lengthMm = label.lengthMm;
   if (lengthMm !== null && (lengthMm < type.lengthMm[0] / LEEWAY || lengthMm > type.lengthMm[1] * LEEWAY))
     return { why: `a ${type.name.toLowerCase()} of ${lengthMm} mm: is the kind or the length right?` };
@@ -168,9 +170,10 @@ function labelOf(
   name: string,
   cell: (column: Column) => string,
   heading: (column: Column) => string,
-  lengths: readonly [number, number],
+  { type, ...knowledge }: LabelKnowledge & { type: BladeType },
 ): Label {
-  const label = readLabel([name, cell('steel'), cell('handle'), cell('bevel')].join('\n'));
+  const lengths = type.lengthMm;
+  const label = readLabel([name, cell('steel'), cell('handle'), cell('bevel')].join('\n'), knowledge).read;
   const number = (column: Column, low: number, high: number) => {
     const value = amountIn(cell(column));
     return value !== null && value >= low && value <= high ? value : null;

@@ -49,12 +49,22 @@ const holds = (said: string, words: string): boolean =>
 /** What stands beside a knife rather than for something made for it. */
 const BESIDE = / (with|mit|incl|inkl|and|und|plus) /;
 
-/** The kind of knife a text names: the longest name in it; German compounds end in theirs. */
+/** Kinds whose names stand for many: beside another kind's name they only describe it ("gyuto, Japanese chef's knife"). */
+const GENERAL = new Set(['chef', 'utility', 'slicer', 'carving']);
+
+/** The kind named in a text and the word that names it: the longest name, a general one only where no other stands beside it. */
+function named(said: string, kinds: KindWords['kinds']): readonly [string, string] | undefined {
+  const whole = kinds.filter(([name]) => said.includes(name));
+  const longest = whole.filter(([name]) => !whole.some(([other]) => other !== name && other.includes(name)));
+  return longest.find(([, kind]) => !GENERAL.has(kind)) ?? longest[0] ?? kinds.find(([name]) => holds(said, name));
+}
+
+/** The kind of knife a text names; German compounds end in theirs. */
 export function kindIn(text: string, { kinds, others, sets }: KindWords): Named {
   const said = plain(text);
   const set = sets.find((word) => said.includes(word));
   if (set) return { no: 'set', word: set.trim() };
-  const kind = kinds.find(([name]) => said.includes(name)) ?? kinds.find(([name]) => holds(said, name));
+  const kind = named(said, kinds);
   const other = others.find((word) => holds(said, word));
   // "chef's knife with sheath" is a knife, "sheath for a chef's knife" is none
   const isBeside = kind && other && said.indexOf(other.trim()) > said.indexOf(kind[0].trim()) && BESIDE.test(said);
