@@ -71,6 +71,8 @@ export interface Cutting {
 export interface KnownDish {
   id: string;
   name: string;
+  /** What else it is called. */
+  also?: string[] | undefined;
   cuisines: string[];
   contains: string[];
   tasks: string[];
@@ -151,9 +153,10 @@ export function cuttingOf(context: PlanningContext): Cutting {
 
 /** The shipped dishes by name, for searching. */
 export function knownDishes(): KnownDish[] {
-  return [...reference.dishes.values()].map(({ id, name, cuisines, contains, tasks }) => ({
+  return [...reference.dishes.values()].map(({ id, name, also, cuisines, contains, tasks }) => ({
     id,
     name,
+    also,
     cuisines: cuisines.map((c) => reference.cuisines.get(c)?.name ?? c),
     contains,
     tasks: tasks.map((t) => t.id),

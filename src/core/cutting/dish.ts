@@ -5,7 +5,10 @@ import { FOODS_AVOIDED } from './words';
 export const dishSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
-  cuisines: z.array(z.string()).min(1),
+  /** What else it is called, in any language; dishes cut for in the same way may share one entry. */
+  also: z.array(z.string().min(2)).optional(),
+  /** Cuisines whose everyday menus it stands on; none: it is cooked where it is named. */
+  cuisines: z.array(z.string()),
   contains: z.array(z.enum(FOODS_AVOIDED)),
   tasks: z
     .array(z.strictObject({ id: z.string(), amount: z.number().positive(), optional: z.boolean().optional() }))

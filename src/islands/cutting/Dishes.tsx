@@ -1,10 +1,10 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, Chip, NativeSelect, TextInput } from '@mantine/core';
-import Fuse from 'fuse.js';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { DishFile } from '../../core/formats/kitchenFile';
 import { PERIODS } from '../../core/formats/kitchenWords';
 import { DEFAULTS } from '../../core/kitchen/defaults';
+import { dishFinder } from '../../core/cutting/dishNames';
 import type { KnownDish } from '../../workers/stock';
 import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
@@ -82,11 +82,8 @@ interface FindDishProps {
 function FindDish({ all, there, full, onAdd }: FindDishProps) {
   const [search, setSearch] = useState('');
   const asked = useDeferredValue(search.trim());
-  const fuse = useMemo(
-    () => new Fuse(all, { keys: ['name', { name: 'cuisines', weight: 0.3 }], threshold: 0.36, ignoreLocation: true }),
-    [all],
-  );
-  const found = asked ? fuse.search(asked, { limit: SHOWN }).map(({ item }) => item) : [];
+  const find = useMemo(() => dishFinder(all), [all]);
+  const found = asked ? find(asked, SHOWN) : [];
   return (
     <>
       <TextInput
@@ -95,9 +92,9 @@ function FindDish({ all, there, full, onAdd }: FindDishProps) {
         value={search}
         onChange={(e) => setSearch(e.currentTarget.value)}
         onKeyDown={(e) => {
-          const first = found.find(({ id }) => !there.has(id));
+          const first = found.find(({ dish }) => !there.has(dish.id));
           if (e.key === 'Enter' && first && !full) {
-            onAdd(first.id);
+            onAdd(first.dish.id);
             setSearch('');
           }
         }}
@@ -109,10 +106,10 @@ function FindDish({ all, there, full, onAdd }: FindDishProps) {
       />
       {found.length > 0 && (
         <ul className={css.found}>
-          {found.map(({ id, name, cuisines }) => (
+          {found.map(({ dish: { id, name, cuisines }, called }) => (
             <li key={id}>
               <span>
-                <b>{name}</b> <span className="faded">{cuisines.join(', ')}</span>
+                <b>{name}</b> <span className="faded">{called === name ? cuisines.join(', ') : `also ${called}`}</span>
               </span>
               <Button
                 size="compact-sm"

@@ -4,12 +4,12 @@ import type { KnownDish } from '../../workers/stock';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { addDish, changeDish } from './dishEdits';
-import { readMenu, type MenuDish } from './menu';
+import { type MenuDish, readMenu } from '../../core/cutting/menu';
 
 /** A whole week's menu, a dish a line: each is found among the known dishes, put right by picking, and counted as often as it stands there. */
 export function WeekMenu({ kitchen, update, known }: QuestionProps & { known: KnownDish[] }) {
   const [text, setText] = useState('');
-  const [menu, setMenu] = useState<MenuDish[]>([]);
+  const [menu, setMenu] = useState<MenuDish<KnownDish>[]>([]);
   const [told, setTold] = useState<string | null>(null);
   const all = [
     ...(kitchen.cooking?.ownDishes ?? []).map((d) => ({
@@ -64,9 +64,9 @@ export function WeekMenu({ kitchen, update, known }: QuestionProps & { known: Kn
 }
 
 interface UnderstoodProps {
-  menu: readonly MenuDish[];
+  menu: readonly MenuDish<KnownDish>[];
   all: readonly KnownDish[];
-  onChange: (menu: MenuDish[]) => void;
+  onChange: (menu: MenuDish<KnownDish>[]) => void;
 }
 
 /** Each line beside the dish it is taken for, put right by picking. */
