@@ -181,7 +181,7 @@ test('recipe reads lines from standard input and a page from a file, for as many
   expect(recipe).toMatchObject({ portions: 8, unread: ['For the top:'] });
   expect(recipe.lines.map((l) => l.tasks)).toEqual([[{ id: 'onion-dice', amount: 4 }], []]);
   for (const [args, input, fault] of [
-    [['-'], '<p>nothing</p>', 'a page without a schema.org Recipe'],
+    [['-'], '<p>nothing</p>', 'no list of ingredients was found'],
     [['-', '--portions', 'many'], '1 onion', '--portions: "many" is not a number between 1 and 500'],
     [[], '', 'RECIPE: is missing'],
   ] as const) {

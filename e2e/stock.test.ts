@@ -1,5 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
+import { DEFAULTS } from '../src/core/kitchen/defaults';
 import { openKitchen, ownKitchen } from './kitchens';
 import { address, fileOf, saved, settled, tap, testBrowser, textOf, visitor } from './support';
 
@@ -169,10 +170,15 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
   await page.select('select[aria-label="Task of: some zorbleberries, sliced"]', 'strawberry-hull');
   await page.waitForFunction(() => !document.querySelector('[data-standing="unread"]'));
   await page.type('input[placeholder="A dish"]', 'Leek soup');
+  const times = await page.waitForSelector('xpath///label[contains(., "Cooked, times")]/following::input[1]');
+  await times?.click({ count: 3 });
+  await times?.type('2\n');
   await (await page.waitForSelector('xpath///button[.//span[text()="Keep as a dish"]]'))?.click();
   await page.waitForFunction(() => document.querySelector('main')?.textContent?.includes('Leek soup is kept'));
   await saved(page);
   const kitchen = await fileOf(page, id);
+  expect(kitchen.cooking?.dishes?.[0]).toMatchObject({ id: 'own-leek-soup', times: 2, per: 'week' });
+  expect(kitchen.cooking?.mealsPerWeek).toBe(DEFAULTS.mealsPerWeek - 2);
   expect(kitchen.cooking?.ownDishes?.[0]).toMatchObject({
     id: 'own-leek-soup',
     portions: 2,

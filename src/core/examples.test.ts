@@ -3,6 +3,7 @@ import { expect, test } from 'vitest';
 import { coinsByCurrency } from '../../data/coins';
 import german from '../../data/languages/de.json';
 import { handChecks } from '../../data/handChecks';
+import { kindWords } from '../../data/kindWords';
 import { shippedModels } from '../../data/models';
 import { reference } from '../../data/reference';
 import { completeKitchen } from './kitchen/kitchen';
@@ -25,6 +26,9 @@ const GIVEN = {
   checks: handChecks,
   holder: { handed: 'right', motions: { rock: 0.25, push: 0.25, pull: 0.25, chop: 0.25 } },
   german: readLanguage(german),
+  words: kindWords,
+  knowledge: { words: kindWords, types: reference.types },
+  dishes: [...reference.dishes.values()],
 };
 
 const sources = import.meta.glob<string>(['./**/*.ts', '!./**/*.test.ts'], {

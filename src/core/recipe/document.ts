@@ -3,6 +3,8 @@ import { parse } from 'node-html-parser';
 import { z } from '../zod';
 import { FaultyInput } from '../formats/faults';
 import { parseJson } from '../formats/json';
+import { fromPlain, type ToEnglish } from './plainText';
+import { portionsOf } from './portions';
 
 /** What a recipe document holds before its lines are read. */
 export interface RecipeText {
@@ -32,23 +34,6 @@ const clean = (value: string) =>
   decode(value.replace(/<[^>]*>/g, ' '))
     .replace(/\s+/g, ' ')
     .trim();
-
-/** A quantity as schema.org writes one beside a bare number or text. */
-const quantitySchema = z.looseObject({ value: text.optional(), minValue: text.optional() });
-
-/** "4", 4, ["4", "4 servings"], { value: 4 } or "Serves 4–6": the first number, 1–500. */
-function portionsOf(value: unknown): number | null {
-  const words = (Array.isArray(value) ? value : [value]).map((each: unknown) => {
-    if (typeof each === 'string' || typeof each === 'number') return String(each);
-    const quantity = quantitySchema.safeParse(each).data;
-    return quantity?.value ?? quantity?.minValue ?? '';
-  });
-  for (const word of words) {
-    const number = Number(/\d+(\.\d+)?/.exec(word)?.[0] ?? NaN);
-    if (number >= 1 && number <= 500) return number;
-  }
-  return null;
-}
 
 function linesOf(value: unknown): string[] {
   const all = Array.isArray(value) ? value : typeof value === 'string' ? value.split(/\r?\n/) : [];
@@ -148,51 +133,42 @@ function fromMarkup(source: string): RecipeText | null {
   };
 }
 
-function fromHtml(source: string): RecipeText {
+/** What of a page is about the site, not the recipe. */
+const ABOUT_THE_SITE =
+  'script, style, noscript, template, nav, header, footer, aside, form, button, svg, select, iframe';
+/** Least lines with a number that make a list of ingredients of a page's text. */
+const LEAST_COUNTED = 3;
+
+/** A page without marked-up data, read as the text it shows. */
+function fromPageText(source: string, toEnglish: ToEnglish): RecipeText | null {
+  const page = parse(source);
+  const title = clean(page.querySelector('h1')?.innerText ?? page.querySelector('title')?.innerText ?? '');
+  for (const each of page.querySelectorAll(ABOUT_THE_SITE)) each.remove();
+  const root = page.querySelector('article') ?? page.querySelector('main') ?? page.querySelector('body') ?? page;
+  for (const each of root.querySelectorAll('h1')) each.remove();
+  const found = fromPlain(decode(root.structuredText), toEnglish);
+  const counted = found.lines.filter((line) => /^\W*(?:\d|[½¼¾⅓⅔])/.test(line));
+  // a page that does not head its ingredients holds much else: only what counts something is taken from it
+  const lines = /^\s*(?:ingredients|zutaten)\b/im.test(root.structuredText) ? found.lines : counted;
+  return counted.length < LEAST_COUNTED ? null : { ...found, lines, name: title || found.name };
+}
+
+function fromHtml(source: string, toEnglish: ToEnglish): RecipeText {
   for (const [, script = ''] of source.matchAll(LINKED_DATA)) {
     const found = findRecipe(jsonOf(script));
     if (found) return found;
   }
   const marked = fromMarkup(source);
   if (marked && marked.lines.length > 0) return marked;
+  const shown = fromPageText(source, toEnglish);
+  if (shown) return shown;
   throw new FaultyInput([
-    { path: 'file', message: 'is a page without a schema.org Recipe in it; paste the ingredient lines instead' },
+    {
+      path: 'file',
+      message:
+        'is a page in which no list of ingredients was found; copy the ingredient lines from it and paste them instead',
+    },
   ]);
-}
-
-/** How the lines of a text are said in English, once its language is known. */
-type ToEnglish = (lines: readonly string[]) => (line: string) => string;
-
-const SERVES = /^(serves|servings?|portions?|makes)\b/i;
-/** A text under its name: "# Leek soup". */
-const HEADED = /^#+[ \t]+(.+)\r?\n([\s\S]*)$/;
-/** What stands over the method in a plain text. */
-const METHOD = /^(?:method|instructions|directions|preparation|steps|how to make it)\s*:?$/i;
-
-/** Plain lines: a first line without a quantity that is followed by others is not taken for a name; every line is read. */
-function fromPlain(source: string, toEnglish: ToEnglish): RecipeText {
-  const [, heading, body = source] = HEADED.exec(source) ?? [];
-  const all = body.split(/\r?\n/);
-  const english = toEnglish(all);
-  const serving = (line: string) => SERVES.test(english(line.trim()));
-  const serves = /\b(?:serves|servings?|portions?|makes|for)\s*:?\s*(\d+)/i.exec(
-    english(all.find(serving)?.trim() ?? ''),
-  );
-  const at = all.findIndex((line) => METHOD.test(english(line.trim())));
-  return {
-    name: heading?.trim() ?? null,
-    portions: serves ? portionsOf(serves[1]) : null,
-    steps:
-      at < 0
-        ? []
-        : all
-            .slice(at + 1)
-            .map(clean)
-            .filter(Boolean),
-    lines: (at < 0 ? all : all.slice(0, at))
-      .map(clean)
-      .filter((line) => line !== '' && !/^(serves|servings?|portions?|makes)\b[^a-z]*\d+[^a-z]*$/i.test(english(line))),
-  };
 }
 
 /** Takes a recipe document apart: JSON-LD, an HTML page that holds it, or plain ingredient lines. Throws {@link FaultyInput}. */
@@ -210,7 +186,7 @@ export function readDocument(source: string, toEnglish: ToEnglish): RecipeText {
         { path: 'file', message: 'is JSON without a schema.org Recipe ("@type": "Recipe") in it' },
       ]);
     found = recipe;
-  } else found = /^<(?!\d)/.test(trimmed) ? fromHtml(trimmed) : fromPlain(trimmed, toEnglish);
+  } else found = /^<(?!\d)/.test(trimmed) ? fromHtml(trimmed, toEnglish) : fromPlain(trimmed, toEnglish);
   if (found.lines.length === 0)
     throw new FaultyInput([
       { path: 'recipeIngredient', message: 'is empty; a recipe needs at least one ingredient line' },

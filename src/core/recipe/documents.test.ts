@@ -79,6 +79,45 @@ describe('a recipe document', () => {
     expect(read(JSON.stringify(recipe({ recipeInstructions }))).steps).toEqual(steps);
   });
 
+  test.each([
+    [
+      'a name, talk and headings',
+      'The Best Chili\n\nI first made this in college, and you can slice the recipe in half if you like.\nServings: 6\n\nWhat You’ll Need:\n• 2 onions (diced)\n• 4 cloves garlic\n\nDirections:\nStep 1: Mince the garlic.\n\nNotes\nChop 10 more onions on Sunday.',
+      {
+        name: 'The Best Chili',
+        portions: 6,
+        lines: ['• 2 onions (diced)', '• 4 cloves garlic'],
+        steps: ['Mince the garlic.'],
+      },
+    ],
+    [
+      'no headings at all',
+      'Pepper Tray Bake\nFor 4\n2 red peppers\nsalt\nCut the peppers into strips.\n2. Roast them for 20 minutes.',
+      {
+        name: 'Pepper Tray Bake',
+        portions: 4,
+        lines: ['2 red peppers', 'salt'],
+        steps: ['Cut the peppers into strips.', 'Roast them for 20 minutes.'],
+      },
+    ],
+    [
+      'ingredients and nothing else',
+      'salt\nolive oil\n2 onions, diced\n1. garlic',
+      { name: null, portions: null, lines: ['salt', 'olive oil', '2 onions, diced', '1. garlic'], steps: [] },
+    ],
+  ])('a text of %s is taken apart', (_, text, expected) => expect(read(text)).toEqual(expected));
+
+  test('a page without marked-up data is read as the text it shows, without what is said about the site', () => {
+    const page =
+      '<html><head><title>Diary</title></head><body><nav>2 onions</nav><main><h1>Roast squash</h1><p>Last year I carved ten pumpkins with the children here.</p><h2>Ingredients</h2><ul><li>1 squash, cubed</li><li>2 red onions, in wedges</li><li>50 g nuts, chopped</li><li>oil</li></ul><h2>Method</h2><ol><li>Heat the oven.</li></ol><h3>Comments</h3><p>I chop 10 onions!</p></main><footer>2 carrots</footer></body></html>';
+    expect(read(page)).toEqual({
+      name: 'Roast squash',
+      portions: null,
+      lines: ['1 squash, cubed', '2 red onions, in wedges', '50 g nuts, chopped', 'oil'],
+      steps: ['Heat the oven.'],
+    });
+  });
+
   test('plain lines have their name, their portions and their method apart', () => {
     const text = '# Leek soup\nServes 6\n\n3 leeks, sliced\n1 onion\n\nMethod\nDice the onion.\nBoil.';
     expect(read(text)).toEqual({
@@ -87,14 +126,16 @@ describe('a recipe document', () => {
       lines: ['3 leeks, sliced', '1 onion'],
       steps: ['Dice the onion.', 'Boil.'],
     });
-    expect(read('3 leeks\nMakes 12 rolls')).toMatchObject({ portions: 12 });
+    expect(read('3 leeks\nMakes 12')).toMatchObject({ portions: 12 });
+    for (const made of ['Makes 2 loaves', 'Makes 12 rolls', 'Yields 7 cups'])
+      expect(read(`3 leeks\n${made}`).portions).toBeNull();
   });
 
   test.each<[string, RegExp]>([
     ['', /is empty/],
     ['  \n ', /is empty/],
     ['{"@type": "Person"}', /without a schema.org Recipe/],
-    ['<html><body>Leek soup</body></html>', /is a page without/],
+    ['<html><body>Leek soup</body></html>', /no list of ingredients/],
     [JSON.stringify(recipe({ recipeIngredient: [] })), /at least one ingredient/],
     [
       JSON.stringify(recipe({ recipeIngredient: Array.from({ length: 401 }, (_, i) => `${i} leeks`) })),
@@ -124,7 +165,11 @@ describe('a recipe document', () => {
         fc.integer({ min: 1, max: 40 }),
         (lines, portions) => {
           const read = readRecipe(lines.join('\n'), { lexicon, languages, tasks: reference.tasks }, portions);
-          const told = [...read.lines.map((each) => each.line), ...read.unread];
+          const told = [
+            ...(read.name === null ? [] : [read.name]),
+            ...read.lines.map((each) => each.line),
+            ...read.unread,
+          ];
           expect([...told].sort()).toEqual([...lines].sort());
           for (const { tasks } of read.lines)
             for (const { id, amount } of tasks) {

@@ -4,6 +4,7 @@ import type { Task } from '../cutting/task';
 import { ALIKE, readCut, WITHOUT_KNIFE } from './cuts';
 import { findFood, type Food, type Lexicon } from './foods';
 import { plainFigures } from './numbers';
+import { sharesOf } from './shares';
 import { plain, singular, tokens } from './text';
 import { amountOf, measure, sumOf, type Measure } from './units';
 
@@ -58,6 +59,8 @@ function tidy(source: string): string {
     const value = NUMBER_WORDS[word.toLowerCase()];
     return value === undefined ? word : String(value);
   });
+  // "2-inch piece of ginger"
+  text = text.replace(/^(\d[\d./]*)-(inch|in|cm)\b/i, '$1 $2');
   text = text.replace(/^(\d+) (and|&) (an? |1 )?(half|1\/2|½)\b/i, '$1 1/2');
   text = text.replace(/^(\d[\d.,/ ]*)(?:to|or)\s+(\d)/i, '$1-$2');
   text = text.replace(/^(\d+) ?[x×] ?(?=\d)/i, '$1 x ');
@@ -174,7 +177,10 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
     if ((quantity === null && unit === null) || cut.cut !== null || named === '') return null;
     return { line, quantity, unit, food: named, cut: null, tasks: [] };
   }
-  const { food, name } = found;
+  const { name } = found;
+  const food = asWholeFish(found.food, { quantity, unit, rest }, lexicon);
+  const shares = quantity === null || unit === 'gram' || unit === 'kilogram' ? null : sharesOf(tidied, quantity);
+  if (shares) return inShares(line, { quantity, unit, food: name }, shares, (part) => readLine(part, lexicon, tasks));
   const plainLine: RecipeLine = { line, quantity, unit, food: name, cut: said, tasks: [] };
   // without a number, or by the spoon, pepper is the spice
   if (name === 'pepper' && (quantity === null || unit === 'teaspoon' || unit === 'tablespoon' || unit === 'pinch'))
@@ -188,10 +194,11 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
     const task = id ? tasks.get(id) : undefined;
     if (!task) return [];
     const stands = standsIn(task, food, lexicon);
-    if (!stands) return [{ id: task.id, amount: amountOf(task, amount, food) }];
-    const bySize: Measure = { grams: amount.grams, pieces: amount.grams / (stands.grams ?? 100) };
-    return [{ id: task.id, amount: amountOf(task, bySize, stands), standsFor: name }];
+    if (!stands) return [{ id: task.id, amount: amountOf(task, bySize(task, food, amount, lexicon), food) }];
+    const asPieces: Measure = { grams: amount.grams, pieces: amount.grams / (stands.grams ?? 100) };
+    return [{ id: task.id, amount: amountOf(task, asPieces, stands), standsFor: name }];
   };
+  if (isFishByWeight(food, rest) && cut.cut === 'whole') return { ...plainLine, tasks: add(kind.default) };
   const whole = cut.cut === null && unit === null && quantity !== null;
   const main = whole && kind.counted ? kind.counted : taskFor(cut, kind);
   const peel = cut.peeled && main !== kind.cuts.peel ? kind.cuts.peel : null;
@@ -199,9 +206,58 @@ export function readLine(line: string, lexicon: Lexicon, tasks: ReadonlyMap<stri
   return { ...plainLine, tasks: [...add(main), ...extra] };
 }
 
+/** Small ones of a kind weigh less than this share of the usual. */
+const SMALL_OF_ITS_KIND = 0.5;
+
+/** Small ones of a kind count by their weight: a cherry tomato is no tomato's work. */
+function bySize(task: Task, food: Food, amount: Measure, lexicon: Lexicon): Measure {
+  const usual = findFood(tokens(task.name), lexicon)?.food;
+  const isSmaller =
+    usual !== undefined && usual.class === food.class && (food.grams ?? 100) < SMALL_OF_ITS_KIND * (usual.grams ?? 100);
+  return isSmaller ? { grams: amount.grams, pieces: amount.grams / (usual.grams ?? 100) } : amount;
+}
+
+/** One line cut in several ways: the tasks of its parts together. */
+function inShares(
+  line: string,
+  { quantity, unit, food }: Pick<RecipeLine, 'quantity' | 'unit' | 'food'>,
+  shares: NonNullable<ReturnType<typeof sharesOf>>,
+  readPart: (part: string) => RecipeLine | null,
+): RecipeLine {
+  const tasks = new Map<string, RecipeLine['tasks'][number]>();
+  for (const { amount, cut } of shares)
+    for (const task of readPart(`${amount} ${unit ?? ''} ${food ?? ''}, ${cut}`)?.tasks ?? []) {
+      const sum = (tasks.get(task.id)?.amount ?? 0) + task.amount;
+      tasks.set(task.id, { ...task, amount: Math.round(sum * 100) / 100 });
+    }
+  return { line, quantity, unit, food, cut: shares.map(({ cut }) => cut).join(', '), tasks: [...tasks.values()] };
+}
+
+/** What a fish is said to weigh, each. */
+const WEIGHS = /\b(\d[\d.,]*) ?(kg|g|lbs?)\b/i;
+/** A fillet of a big fish weighs less than this; what weighs more is the fish, g. */
+const LEAST_WHOLE_G = 700;
+
+const isFishByWeight = ({ class: kind }: Food, rest: string): boolean =>
+  (kind === 'wholefish' || kind === 'flatfish') && WEIGHS.test(rest);
+
+/** "1 salmon of 3 kg" is the whole fish, though "salmon" alone is bought filleted. */
+function asWholeFish(food: Food, { quantity, unit, rest }: Measured, lexicon: Lexicon): Food {
+  if (
+    food.class !== 'fishfillet' ||
+    quantity === null ||
+    unit !== null ||
+    /fillet|loin|steak|side|tail|portion/i.test(rest)
+  )
+    return food;
+  const [, number = '', of = ''] = WEIGHS.exec(rest) ?? [];
+  const grams = Number(number.replace(',', '.')) * (/^kg$/i.test(of) ? 1000 : /^lb/i.test(of) ? 454 : 1);
+  return grams >= LEAST_WHOLE_G ? (lexicon.names.get('whole fish')?.food ?? food) : food;
+}
+
 /** Names that only sound like cuts. */
 const SOUNDS_CUT =
-  /\b(strip (?:steak|loin)s?|split peas?|cracked (?:wheat|pepper)|potato chips?|chocolate chips?|stock cubes?|sugar cubes?|ice cubes?|fish (?:sticks|fingers)|cinnamon sticks?)\b/gi;
+  /\b((?:new york |ny )strips?|strip (?:steak|loin)s?|split peas?|cracked (?:wheat|pepper)|potato chips?|chocolate chips?|stock cubes?|sugar cubes?|ice cubes?|fish (?:sticks|fingers)|cinnamon sticks?)\b/gi;
 
 /** What is made of a food and no longer cut like it. */
 const PRODUCT =

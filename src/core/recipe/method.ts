@@ -22,6 +22,10 @@ const VERBS: readonly [RegExp, string][] = [
   [/\bcrush\b/i, 'crushed'],
   [/\bpeel\b/i, 'peeled'],
   [/\btrim\b/i, 'trimmed'],
+  [/\bgrate\b/i, 'grated'],
+  [/\bmash\b/i, 'mashed'],
+  [/\btear\b/i, 'torn'],
+  [/\bcrumble\b/i, 'crumbled'],
   [/\bcut\b/i, 'cut'],
 ];
 
@@ -59,7 +63,8 @@ export interface Ordered {
 const NO_CUT = /\bcut (?:the )?(?:heat|off the heat|down|back|out|through)\b|\bdice with\b/i;
 
 /** Verbs that open a further order after a comma or an "and". */
-const ORDER = '(?:finely |thinly )?(?:slice|dice|mince|chop|shred|cut|halve|quarter|peel|crush|trim|carve)\\b';
+const ORDER =
+  '(?:finely |thinly )?(?:slice|dice|mince|chop|shred|cut|halve|quarter|peel|crush|trim|carve|grate|mash|tear)\\b';
 const BETWEEN = new RegExp(
   [
     String.raw`(?<=[.!?;])\s+`,

@@ -409,7 +409,7 @@ describe('documents', () => {
     ['', 'is empty; paste'],
     ['{', 'is not JSON'],
     ['{"@type":"Person"}', 'without a schema.org Recipe'],
-    ['<html><body>no recipe</body></html>', 'a page without a schema.org Recipe'],
+    ['<html><body>no recipe</body></html>', 'no list of ingredients was found'],
     [JSON.stringify({ '@type': 'Recipe', recipeIngredient: [] }), 'at least one ingredient line'],
   ])('what holds no recipe is refused with the way out: %s', (source, words) => {
     expect(() => readRecipe(source, knowledge)).toThrow(words);
@@ -464,4 +464,44 @@ test('forty lines are read in a blink', () => {
   const took = performance.now() - began;
   console.log(`a recipe of 40 lines: ${took.toFixed(1)} ms`);
   expect(took).toBeLessThan(1000);
+});
+
+describe('what is cut, and how much of it', () => {
+  const tasksOf = (text: string) =>
+    Object.fromEntries(
+      readRecipe(text, knowledge).lines.flatMap(({ tasks }) => tasks.map(({ id, amount }) => [id, amount])),
+    );
+
+  test('parts of one line cut in different ways are counted apart, and no more than there is', () => {
+    expect(tasksOf('2 onions: slice one, dice the other')).toEqual({ 'onion-slice': 1, 'onion-dice': 1 });
+    expect(tasksOf('3 onions, 1 sliced and the rest finely chopped')).toEqual({ 'onion-slice': 1, 'onion-dice': 2 });
+    expect(tasksOf('2 onions, 3 sliced, 2 diced')).toEqual({ 'onion-dice': 2 });
+  });
+
+  test('small ones of a kind count by their weight', () => {
+    const [cherry, whole] = [tasksOf('12 cherry tomatoes, halved'), tasksOf('12 tomatoes, halved')];
+    expect(cherry['tomato-slice']).toBeLessThan(0.2 * (whole['tomato-slice'] ?? 0));
+    expect(tasksOf('100 g cherry tomatoes, halved')['tomato-slice']).toBeCloseTo(100 / 110, 2);
+  });
+
+  test('what the method does with it wins over its usual work: grated, mashed and torn is no knife work', () => {
+    const text =
+      '2 carrots\n1 avocado\n1 onion\n2 courgettes\nMethod\nGrate the carrots. Mash the avocado.\nSlice the courgettes and 3 peppers.';
+    expect(tasksOf(text)).toEqual({ 'onion-dice': 1, 'cucumber-slice': 2 });
+    expect(readRecipe(text, knowledge).method).toEqual([
+      { step: 2, text: expect.stringContaining('Slice') as string, tasks: [{ id: 'pepper-strips', amount: 3 }] },
+    ]);
+  });
+
+  test('a fish of a stated weight is taken apart; a strip steak is no strips; an inch of ginger is no count', () => {
+    expect(tasksOf('1 whole sea bream (about 500 g)')).toEqual({ 'fish-fillet-round': 1 });
+    expect(tasksOf('1 salmon of 3 kg')).toEqual({ 'fish-fillet-round': 1 });
+    expect(tasksOf('1 salmon fillet of 800 g')).toEqual({});
+    expect(tasksOf('1 New York strip, about 300 g')).toEqual({});
+    expect(tasksOf('2-inch piece of ginger, minced')['ginger-julienne']).toBeLessThan(2);
+  });
+
+  test('a first line that names no food is the name', () => {
+    expect(readRecipe('Fattoush\n2 cucumbers\n1 tomato', knowledge)).toMatchObject({ name: 'Fattoush', unread: [] });
+  });
 });

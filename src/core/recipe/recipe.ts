@@ -59,17 +59,37 @@ export function readRecipe(source: string, knowledge: RecipeKnowledge, portions?
   const method = ordered
     .filter((each) => !taken.has(each))
     .flatMap(({ step, text, name, cut }) => {
-      const found = readLine(`1 ${name}, ${cut}`, lexicon, tasks)?.tasks ?? [];
+      const found = readLine(`${countIn(text, name)} ${name}, ${cut}`, lexicon, tasks)?.tasks ?? [];
       return found.length > 0
         ? [{ step, text: language ? (document.steps[step - 1] ?? text) : text, tasks: found }]
         : [];
     });
+  const heading = headingOf(document.name, read);
   return {
     ...recipe,
-    ...readAs(read, (as) => asked(scaled(as, wanted / own), wanted, foodOf(as, lexicon))),
+    name: heading ?? recipe.name,
+    ...readAs(heading === null ? read : read.slice(1), (as) =>
+      asked(scaled(as, wanted / own), wanted, foodOf(as, lexicon)),
+    ),
     ...(method.length > 0 ? { method } : {}),
   };
 }
+
+/** A first line that was not understood and counts nothing is the name of a recipe that has none. */
+function headingOf(
+  name: string | null,
+  [first, ...rest]: readonly { line: string; as: RecipeLine | null }[],
+): string | null {
+  const names = first?.as === null && !/\d|:$|^\W*for (?:the|an?) /i.test(first.line);
+  return name === null && names && rest.length > 1 ? first.line : null;
+}
+
+/** How many of a food a step names: "slice 2 carrots"; one where it does not say. */
+const countIn = (text: string, name: string): string =>
+  new RegExp(
+    String.raw`\b(\d+(?:[./]\d+)?|two|three|four|five|six|eight|ten|twelve)\s+(?:[a-z-]+\s+)?${name}`,
+    'i',
+  ).exec(text)?.[1] ?? '1';
 
 /** What was read apart from what was not. */
 const readAs = (all: readonly { line: string; as: RecipeLine | null }[], tell: (as: RecipeLine) => RecipeLine) => ({

@@ -21,7 +21,7 @@ export default function CutPicker({
   if (!task) return null;
   return (
     <section aria-labelledby="cut-seen">
-      <h2 id="cut-seen">The cut, seen</h2>
+      <h2 id="cut-seen">See the cut</h2>
       <NativeSelect
         label="Food"
         w={280}

@@ -93,7 +93,8 @@ describe('a recipe before it is kept', () => {
   const knowledge = { lexicon, languages, tasks: reference.tasks };
   const readingOf = (text: string, more: object = {}) => {
     const { name, portions, lines, unread } = readRecipe(text, knowledge);
-    return { name: name ?? '', portions, lines, unread, ...more } as Parameters<typeof sorted>[0];
+    const often = { times: 1, per: 'week', instead: true };
+    return { name: name ?? '', portions, lines, unread, often, ...more } as Parameters<typeof sorted>[0];
   };
   const review = (reading: Parameters<typeof sorted>[0]) =>
     shown(

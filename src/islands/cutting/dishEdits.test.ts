@@ -27,6 +27,19 @@ describe('the list of dishes', () => {
   });
 });
 
+test('a dish kept instead of everyday meals takes their place; kept again it changes nothing', () => {
+  const often = { times: 4.33, per: 'month', instead: true } as const;
+  const kept = keepDish(PIE, often)(fileOf({ cooking: { mealsPerWeek: 8 } }));
+  expect(kept.cooking?.dishes).toEqual([{ id: 'own-pie', times: 4.33, per: 'month' }]);
+  expect(kept.cooking?.mealsPerWeek).toBe(7);
+  expect(keepDish(PIE, often)(kept).cooking?.mealsPerWeek).toBe(7);
+  expect(
+    keepDish(PIE, { times: 2, per: 'day', instead: true })(fileOf({ cooking: { mealsPerWeek: 8 } })).cooking
+      ?.mealsPerWeek,
+  ).toBe(0);
+  expect(keepDish(PIE)(fileOf()).cooking?.mealsPerWeek).toBeUndefined();
+});
+
 test('any name makes an id the format takes, never one in use', () => {
   fc.assert(
     fc.property(fc.string({ maxLength: 90 }), (name) => {

@@ -1,5 +1,7 @@
 import type { DishFile, KitchenFile, OwnDishFile } from '../../core/formats/kitchenFile';
 import type { RecipeLine } from '../../core/formats/recipeFile';
+import { DEFAULTS } from '../../core/kitchen/defaults';
+import { timesPerWeek } from '../../core/kitchen/kitchen';
 import { slug } from '../../core/text/slug';
 
 type Change = (kitchen: KitchenFile) => KitchenFile;
@@ -28,13 +30,28 @@ export const forgetDish = (id: string): Change =>
     ownDishes: (c.ownDishes ?? []).filter((d) => d.id !== id),
   }));
 
-/** Keeps a dish of the kitchen's own and puts it on the list; the same id is replaced. */
+/** How often a dish is cooked, and whether instead of one of the everyday meals or beside them. */
+export interface HowOften extends Pick<DishFile, 'times' | 'per'> {
+  instead: boolean;
+}
+const ONCE_A_WEEK: HowOften = { times: 1, per: 'week', instead: false };
+
+/** Keeps a dish of the kitchen's own and puts it on the list; the same id is replaced, and stays on the list as it is. */
 export const keepDish =
-  (dish: OwnDishFile): Change =>
+  (dish: OwnDishFile, { times, per, instead }: HowOften = ONCE_A_WEEK): Change =>
   (kitchen) => {
     const kept = cooking((c) => ({ ...c, ownDishes: [...(c.ownDishes ?? []).filter((d) => d.id !== dish.id), dish] }));
-    return addDish(dish.id)(kept(kitchen));
+    if (kitchen.cooking?.dishes?.some(({ id }) => id === dish.id)) return kept(kitchen);
+    const listed = changeDish(dish.id, { times, per })(addDish(dish.id)(kept(kitchen)));
+    return instead ? fewerMeals(timesPerWeek(times, per))(listed) : listed;
   };
+
+/** Everyday meals less by so many a week, as they are cooked by name now; to a tenth of a meal, none below nought. */
+const fewerMeals = (fewer: number): Change =>
+  cooking((c) => {
+    const meals = c.mealsPerWeek ?? DEFAULTS.mealsPerWeek;
+    return { ...c, mealsPerWeek: Math.max(0, Math.round(10 * (meals - fewer)) / 10) };
+  });
 
 /** An id for a dish from its name, different from those in use. */
 export function dishId(name: string, used: ReadonlySet<string>): string {

@@ -47,7 +47,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
   return (
     <main id="main" className={css.page}>
       <header>
-        <h1>How sharp they are</h1>
+        <h1>Sharpness</h1>
         <p className="faded">
           Worked out from the cutting that goes to each knife, its steel, your board and how you care for it: estimates,
           to be checked on a tomato. A dull knife slips.

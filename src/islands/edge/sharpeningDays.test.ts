@@ -9,7 +9,7 @@ const events: EdgeEvent[] = [
     date: '2026-05-01',
     ref: 'owned-0',
     action: 'visit',
-    why: 'Take 2 knives along: one way, and little dullness borne.',
+    why: 'Take 2 knives along: one trip keeps them all sharp.',
   },
   { date: '2026-05-01', ref: 'owned-0', action: 'sharpen', why: 'Due about every 13 weeks.' },
   {

@@ -46,7 +46,7 @@ function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
   };
   return (
     <SubPage>
-      <KeepMast id={id} here="keep/away" title="A roll for elsewhere">
+      <KeepMast id={id} here="keep/away" title="Travel roll">
         Cooking at friends’, at a holiday house, on a job: which of your knives to carry, and what home lacks meanwhile.
       </KeepMast>
       {trouble && <p role="alert">{trouble}</p>}

@@ -2,10 +2,10 @@ import { SubMast } from '../shared/SubMast';
 
 /** The views of keeping. */
 const WAYS = [
-  { path: 'keep', name: 'Where they live' },
-  { path: 'keep/away', name: 'A roll for elsewhere' },
+  { path: 'keep', name: 'Storage' },
+  { path: 'keep/away', name: 'Travel roll' },
   { path: 'keep/use', name: 'Which knife now' },
-  { path: 'keep/wall', name: 'For the kitchen wall' },
+  { path: 'keep/wall', name: 'Care sheet' },
 ] as const;
 type KeepPath = (typeof WAYS)[number]['path'];
 

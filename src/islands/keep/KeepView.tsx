@@ -54,7 +54,7 @@ function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
     update((file) => ({ ...file, storage: next(file.storage ?? NOWHERE) }), { alone });
   return (
     <SubPage>
-      <KeepMast id={id} here="keep" title="Where they live">
+      <KeepMast id={id} here="keep" title="Storage">
         Measure the places you have; every knife you own or plan is laid in, to scale. An edge that lies loose cuts
         people, and dulls.
       </KeepMast>

@@ -36,7 +36,7 @@ function Wall({ id, edits: { kitchen }, worker }: { id: string; edits: KitchenEd
   const trouble = noPlan ?? noSheet;
   return (
     <SubPage>
-      <KeepMast id={id} here="keep/wall" title="For the kitchen wall">
+      <KeepMast id={id} here="keep/wall" title="Care sheet">
         What each knife is for, who may take it and how it is treated, for everyone who picks one up here.
       </KeepMast>
       {trouble && <p role="alert">{trouble}</p>}

@@ -89,10 +89,8 @@ function Copies({ plan }: { plan: Plan }) {
     <ul className={css.copies} aria-label="How many of each kind">
       {plan.copies.map(({ role, wanted, have, why }) => (
         <li key={role}>
-          <b className="figure">
-            {have} of {wanted}
-          </b>{' '}
-          {COPIES[role] ?? role} <span className="faded">{why}</span>
+          <b className="figure">{have}</b> {COPIES[role] ?? role} planned; your people could use up to{' '}
+          <b className="figure">{wanted}</b>. <span className="faded">{why}</span>
         </li>
       ))}
     </ul>

@@ -80,7 +80,7 @@ describe('the way through a kitchen', () => {
     const ways = view.page.querySelectorAll('nav[aria-label="Views of this kitchen"] a');
     expect(new Set(ways.map((way) => way.getAttribute('href'))).size).toBe(ways.length);
     expect(ways.every((way) => way.getAttribute('href')?.startsWith('/kitchens/k'))).toBe(true);
-    expect(view.wordsOf('a[aria-current=page]')).toEqual(['Edge']);
+    expect(view.wordsOf('a[aria-current=page]')).toEqual(['Sharpness']);
     expect(mast(fileOf(), null).wordsOf('a[aria-current=page]')).toEqual([]);
     expect(nameless(view)).toEqual([]);
   });

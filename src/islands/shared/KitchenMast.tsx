@@ -13,13 +13,13 @@ const VIEWS = [
   { id: 'drawer', path: '/drawer', name: 'Drawer' },
   { id: 'plan', path: '', name: 'Plan' },
   { id: 'try', path: '/try', name: 'Try' },
-  { id: 'keep', path: '/keep', name: 'Keep' },
-  { id: 'edge', path: '/edge', name: 'Edge' },
+  { id: 'keep', path: '/keep', name: 'Storage' },
+  { id: 'edge', path: '/edge', name: 'Sharpness' },
   { id: 'schools', path: '/schools', name: 'Schools of thought' },
   { id: 'what-if', path: '/what-if', name: 'What if' },
   { id: 'match', path: '/match', name: 'Knives by task' },
   { id: 'compare', path: '/compare', name: 'Compare knives' },
-  { id: 'paper', path: '/paper', name: 'Paper and files' },
+  { id: 'paper', path: '/paper', name: 'Print & share' },
 ] as const;
 export type ViewId = (typeof VIEWS)[number]['id'];
 const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare', 'paper'];

@@ -131,12 +131,12 @@ export const HONED: Of<typeof HONINGS> = [
 ];
 
 export const SPENDS: Of<typeof SPENDINGS> = [
-  { value: 'sparing', name: 'Sparing', about: 'Kept where it would do little: half of what a point is usually paid.' },
-  { value: 'even', name: 'Even', about: 'A point of coverage is paid about a twelfth of the money.' },
+  { value: 'sparing', name: 'Sparing', about: 'We spend half as much as usual for each 1% of your cutting.' },
+  { value: 'even', name: 'Even', about: 'The usual balance of price and cutting done well.' },
   {
     value: 'generous',
     name: 'Generous',
-    about: 'Put where it does something: three times as much for a point.',
+    about: 'We spend three times as much as usual for each 1% of your cutting.',
   },
 ];
 

@@ -109,7 +109,7 @@ test('a budget without a ceiling has no slider; a price of a point set by hand c
   expect(money({ total: 300 }).page.querySelectorAll('input[type=range]')).toHaveLength(1);
   expect(money({ total: null }).page.querySelectorAll('input[type=range]')).toHaveLength(0);
   const point = { points: 60, pointPrice: 20 };
-  expect(money({ total: 300 }, point).words).toContain('A point of coverage is worth €20');
+  expect(money({ total: 300 }, point).words).toContain('We pay up to €20 for each 1% of your cutting');
   expect(money({ total: 300 }, point).buttons).not.toContain('Work it out from the money');
   expect(money({ total: 300, pointPrice: 20 }, point).buttons).toContain('Work it out from the money');
 });

@@ -157,11 +157,15 @@ function Against({ mine, theirs, comparison }: { mine: string; theirs: string; c
         )}
         <circle cx={at(difference)} cy={6} r={2} />
       </svg>
-      <p className="faded">
-        {interval
-          ? `Between ${Math.round(interval[0])} and ${Math.round(interval[1])} points in its favour (signed ranks, 90 %).`
-          : 'Five foods or more give an interval.'}
-      </p>
+      <p className="faded">{interval ? differenceInWords(interval) : 'Five foods or more give an interval.'}</p>
     </li>
   );
+}
+
+/** A difference in points within its interval, in words. */
+function differenceInWords([low, high]: readonly [number, number]): string {
+  const [from, to] = [Math.round(low), Math.round(high)];
+  if (from <= 0 && to >= 0) return 'No clear difference.';
+  const [least, most] = [from, to].map(Math.abs).sort((a, b) => a - b);
+  return `${least}–${most} points ${from > 0 ? 'better' : 'worse'} (90% sure).`;
 }

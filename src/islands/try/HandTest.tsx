@@ -93,7 +93,7 @@ export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, o
           </Button>
         )}
         <Button {...(check ? { variant: 'default' } : {})} size="md" onClick={onLeave}>
-          {check ? 'Leave off' : 'Done'}
+          {check ? 'Stop for now' : 'Done'}
         </Button>
       </div>
       {/* last, so that nothing moves under the thumb when it comes */}

@@ -50,7 +50,7 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
   const second = all.find(({ ref }) => ref === picked[1]) ?? null;
   return (
     <TryPage>
-      <TryMast id={id} here="try" title="At life size">
+      <TryMast id={id} here="try" title="Try at life size">
         Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
       </TryMast>
       {trouble && <p role="alert">{trouble}</p>}

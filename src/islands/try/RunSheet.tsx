@@ -47,7 +47,7 @@ export function RunSheet({
           </Button>
         )}
         <Button variant="default" size="md" onClick={onLeave}>
-          Leave off
+          Stop for now
         </Button>
         <Button variant="default" size="md" onClick={() => print()}>
           Print the run sheet

@@ -4,7 +4,7 @@ export { SubPage as TryPage } from '../shared/SubMast';
 
 /** The ways of trying a knife, in the order of the effort they ask. */
 const WAYS = [
-  { path: 'try', name: 'At life size' },
+  { path: 'try', name: 'Life size' },
   { path: 'try/hand', name: 'In the hand' },
   { path: 'try/feel', name: 'Feel it with coins' },
   { path: 'try/food', name: 'On the food' },

@@ -76,7 +76,7 @@ export const face: Part = {
   why: (b, _task, _cook, _mode, value) => {
     if (b.serrated)
       return `${b.blade.serration === 'pointed' ? 'Pointed' : 'Scalloped'} teeth, ${b.blade.serrationPitchMm} mm apart, tear the face.`;
-    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${figure(b.angleDeg)}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean face', 'a fair face', 'a bruised face')}.`;
+    return `${b.blade.behindEdgeMm.toFixed(2)} mm behind the edge, ${figure(b.angleDeg)}°${b.blade.bevel === 'single' ? ' on one side' : ' a side'}: ${byValue(value, 'a clean cut', 'a fairly clean cut', 'a bruised face')}.`;
   },
 };
 

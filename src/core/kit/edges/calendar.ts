@@ -83,7 +83,7 @@ function sessions(dues: readonly Due[], { sharpening }: EdgeCare): EdgeEvent[] {
                 date,
                 ref: most,
                 action: 'visit',
-                why: due.length === 1 ? 'One knife is due.' : `Take ${many} along: one way, and little dullness borne.`,
+                why: due.length === 1 ? 'One knife is due.' : `Take ${many} along: one trip keeps them all sharp.`,
               },
             ]
           : [];

@@ -101,7 +101,7 @@ function nameOf(all: readonly Name[], figure: Quantity): LengthOf | null {
  * What each length of a text is of, by the names beside it within the same piece: names stand before their figures or behind them, as the piece begins.
  * A piece with only a name belongs to the figure that comes next.
  *
- * @example "Total length 33 cm, blade 20 cm" gives overall and blade
+ * "Total length 33 cm, blade 20 cm" gives an overall length and a blade's.
  */
 export function lengthsSaid(text: string, figures: readonly Quantity[]): NamedLength[] {
   let waiting: Name[] = [];

@@ -65,7 +65,7 @@ test('doubt is told at the levels at which a person chooses', () => {
   const santoku = { kind: 'general knife', lengthMm: 170, type: 'santoku' };
   const told = doubtWords({ kind: 0.96, type: 0.5, model: 0.28 }, { ...santoku, rival: { type: 'bunka', name: 'B' } });
   expect(told).toEqual([
-    'A general knife of about 170 mm is right in 96 of 100 plans made again with other loads and scores.',
+    'A general knife of about 170 mm is right in 96 of 100 test plans.',
     'That it is a santoku: 50 of 100, a close call with a bunka.',
     'Which model hardly matters: any within the brief.',
   ]);

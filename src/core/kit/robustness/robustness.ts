@@ -126,7 +126,7 @@ export function surenessOf(context: PlanningContext, steps: readonly Candidate[]
     const inDoubt = stays.kind < DOUBT.doubtful.value;
     if (step?.action !== 'buy' || !step.type) {
       const share = Math.round(100 * stays.kind);
-      return { inDoubt, words: [`Planned again with other loads and scores, it stays in ${share} of 100.`] };
+      return { inDoubt, words: [`${inDoubt ? 'Not a sure pick: chosen' : 'Chosen'} in ${share} of 100 test plans.`] };
     }
     const named = ({ type, blade }: Candidate) => ({
       type: lowerFirst(type?.name ?? ''),

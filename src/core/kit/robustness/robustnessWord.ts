@@ -11,7 +11,7 @@ const inHundred = (share: number) => `${Math.round(100 * share)} of 100`;
 /** What is told first of a step that stays in under a third of the plans made again, whatever knife of its kind is taken; nothing of others. */
 export const doubtfulWords = ({ kind }: Pick<Stays, 'kind'>): string[] =>
   kind < DOUBT.doubtful.value
-    ? [`In doubt: with other loads and scores nothing like it was bought in ${inHundred(1 - kind)} plans made again.`]
+    ? [`Not a sure pick: nothing like it was bought in ${inHundred(1 - kind)} test plans.`]
     : [];
 
 /** What a step is, for its doubt: a bought knife, told by its kind and length, or anything else. */
@@ -33,7 +33,7 @@ export function doubtWords(
   { kind: what, lengthMm, type: named, rival }: Doubted,
 ): string[] {
   const length = lengthMm === null ? '' : ` of about ${lengthMm} mm`;
-  const words = [`A ${what}${length} is right in ${inHundred(kind)} plans made again with other loads and scores.`];
+  const words = [`A ${what}${length} is right in ${inHundred(kind)} test plans.`];
   if (type < kind - DOUBT.sameLevel.value) {
     const other = rival && rival.type !== named ? ` with a ${rival.type}` : '';
     words.push(`That it is a ${named}: ${inHundred(type)}, ${asCall(type, other)}.`);

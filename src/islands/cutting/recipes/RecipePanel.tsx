@@ -41,10 +41,10 @@ export function RecipePanel({
   };
   const keepAll = () => {
     const dishes = dishesOf(readings, [...knownIds, ...(kitchen.cooking?.ownDishes ?? []).map((d) => d.id)]);
-    update((before) => dishes.reduce((now, dish) => keepDish(dish)(now), before));
+    update((before) => dishes.reduce((now, { dish, often }) => keepDish(dish, often)(now), before));
     setReadings([]);
     setText('');
-    setKept(areKept(dishes.map(({ name }) => name)));
+    setKept(areKept(dishes.map(({ dish }) => dish.name)));
   };
 
   return (
@@ -100,8 +100,8 @@ function Lines({ text, fault, onText, onFiles }: LinesProps) {
 
 const areKept = (names: readonly string[]) =>
   names.length === 1
-    ? `${names[0] ?? ''} is kept and stands on your list, once a week.`
-    : `${names.length} dishes are kept and stand on your list, each once a week.`;
+    ? `${names[0] ?? ''} is kept and stands on your list.`
+    : `${names.length} dishes are kept and stand on your list.`;
 
 /** The dishes that recipes come to, each under an id of its own. */
 function dishesOf(readings: readonly Reading[], ids: readonly string[]) {
@@ -110,7 +110,7 @@ function dishesOf(readings: readonly Reading[], ids: readonly string[]) {
     const name = reading.name.trim() || 'A dish';
     const id = dishId(name, used);
     used.add(id);
-    return { id, name, portions: reading.portions, tasks: tasksOf(reading.lines) };
+    return { dish: { id, name, portions: reading.portions, tasks: tasksOf(reading.lines) }, often: reading.often };
   });
 }
 

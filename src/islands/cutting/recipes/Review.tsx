@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
 import {
   IconAlertTriangle,
   IconArrowsExchange,
@@ -7,10 +7,13 @@ import {
   IconMinus,
   type Icon,
 } from '@tabler/icons-react';
+import { BOUNDS } from '../../../core/formats/kitchenBounds';
+import { PERIODS } from '../../../core/formats/kitchenWords';
 import { asSaid } from '../../../core/recipe/corrections';
 import type { RecipeLine } from '../../../core/formats/recipeFile';
 import type { KnownTask } from '../../../workers/stock';
 import { Figure } from '../../shared/NumberField';
+import type { HowOften } from '../dishEdits';
 import { TaskSelect } from '../TaskSelect';
 import css from './Recipes.module.css';
 import type { Reading } from './useRecipes';
@@ -96,6 +99,7 @@ export function Review({ reading, tasks, onChange, correct, forget }: Props) {
     <div className={css.review}>
       <Language reading={reading} />
       <NameAndPortions reading={reading} onChange={onChange} />
+      <Often often={reading.often} onChange={(often) => onChange((now) => ({ ...now, often }))} />
       {STANDINGS.map(({ id, title, about, icon: Sign }) =>
         groups[id].length === 0 ? null : (
           <section key={id} className={css.group} data-standing={id} aria-label={`${title}: ${groups[id].length}`}>
@@ -164,6 +168,37 @@ function NameAndPortions({ reading, onChange }: Pick<Props, 'reading' | 'onChang
         onChange={(portions) => onChange((now) => ({ ...now, portions }))}
       />
     </div>
+  );
+}
+
+/** How often the dish is cooked, and whether it is one of the everyday meals. */
+function Often({ often, onChange }: { often: HowOften; onChange: (often: HowOften) => void }) {
+  return (
+    <>
+      <div className={css.pair}>
+        <Figure
+          label="Cooked, times"
+          bounds={BOUNDS.times}
+          step={0.5}
+          value={often.times}
+          onChange={(times) => onChange({ ...often, times })}
+        />
+        <NativeSelect
+          label="per"
+          value={often.per}
+          data={[...PERIODS]}
+          onChange={(e) => {
+            const per = PERIODS.find((each) => each === e.currentTarget.value);
+            if (per) onChange({ ...often, per });
+          }}
+        />
+      </div>
+      <Switch
+        label="Instead of one of the meals you cook anyway"
+        checked={often.instead}
+        onChange={(e) => onChange({ ...often, instead: e.currentTarget.checked })}
+      />
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { fetchCorrections, forgetCorrection, rememberCorrection } from '../../../client/corrections';
 import type { RecipeLine } from '../../../core/formats/recipeFile';
 import type { Recipe } from '../../../core/formats/recipeFile';
+import type { HowOften } from '../dishEdits';
 import type { RecipeWorker } from '../../../workers/recipe.worker';
 
 /** A recipe as it was read, and as its reader corrects it. */
@@ -13,6 +14,8 @@ export interface Reading {
   language: string | null;
   lines: RecipeLine[];
   unread: string[];
+  /** How often it is cooked, and whether instead of one of the everyday meals. */
+  often: HowOften;
 }
 
 export interface Source {
@@ -31,6 +34,7 @@ const readingOf = ({ name, portions, language, lines, unread, method = [] }: Rec
     ...method.map(({ text: line, tasks }) => ({ line, quantity: null, unit: null, food: null, cut: null, tasks })),
   ],
   unread,
+  often: { times: 1, per: 'week', instead: true },
 });
 
 /** The worker that reads recipes, begun when the first one comes. */

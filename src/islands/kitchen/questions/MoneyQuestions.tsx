@@ -80,7 +80,7 @@ function PointPrice({ kitchen, update, price }: QuestionProps & { price: number 
   return (
     <>
       <label className={css.label} htmlFor={id}>
-        A point of coverage is worth <b className="figure">{money(price, currency)}</b>
+        We pay up to <b className="figure">{money(price, currency)}</b> for each 1% of your cutting
       </label>
       <input
         type="range"
@@ -94,7 +94,8 @@ function PointPrice({ kitchen, update, price }: QuestionProps & { price: number 
         onChange={(e) => setPoint(Number(e.currentTarget.value))}
       />
       <p className={css.hint}>
-        A knife is bought while it adds more points than its price comes to. Move it and watch knives come and go.{' '}
+        A knife is bought only where it gives you more than that for its price. Move the slider and watch knives come
+        and go.{' '}
         {kitchen.budget?.pointPrice != null && (
           <button type="button" className={css.inline} onClick={() => setPoint(null)}>
             Work it out from the money
