@@ -74,7 +74,7 @@ test('doubt is told at the levels at which a person chooses', () => {
     'This very model is the best of them.',
   ]);
   expect(doubtfulWords({ kind: 0.4 })).toEqual([]);
-  expect(doubtfulWords({ kind: 0.2 })[0]).toMatch(/^In doubt: .*80 of 100/);
+  expect(doubtfulWords({ kind: 0.2 })[0]).toMatch(/^Not a sure pick: .*80 of 100/);
 });
 
 test('words for it: firm, a close call, a toss-up', () => {
