@@ -49,6 +49,12 @@ const holds = (said: string, words: string): boolean =>
 /** What stands beside a knife rather than for something made for it. */
 const BESIDE = / (with|mit|incl|inkl|and|und|plus) /;
 
+/** The kind that begins a German compound: "Santokumesser". */
+function compound(said: string, kinds: KindWords['kinds']): readonly [string, string] | undefined {
+  const parted = said.replace(/(\p{L}{4,})messer /gu, '$1 messer ');
+  return parted === said ? undefined : kinds.find(([name]) => parted.includes(name));
+}
+
 /** Kinds whose names stand for many: beside another kind's name they only describe it ("gyuto, Japanese chef's knife"). */
 const GENERAL = new Set(['chef', 'utility', 'slicer', 'carving']);
 
@@ -56,7 +62,12 @@ const GENERAL = new Set(['chef', 'utility', 'slicer', 'carving']);
 function named(said: string, kinds: KindWords['kinds']): readonly [string, string] | undefined {
   const whole = kinds.filter(([name]) => said.includes(name));
   const longest = whole.filter(([name]) => !whole.some(([other]) => other !== name && other.includes(name)));
-  return longest.find(([, kind]) => !GENERAL.has(kind)) ?? longest[0] ?? kinds.find(([name]) => holds(said, name));
+  return (
+    longest.find(([, kind]) => !GENERAL.has(kind)) ??
+    longest[0] ??
+    kinds.find(([name]) => holds(said, name)) ??
+    compound(said, kinds)
+  );
 }
 
 /** The kind of knife a text names; German compounds end in theirs. */

@@ -37,6 +37,16 @@ describe('what a label says', () => {
     ['8" chef’s knife (20 cm), riveted handle', { lengthMm: 200, handleStyle: 'western' }],
     ['Chef’s knife, blade 8½ in, 8.2 oz', { lengthMm: 215.9, weightG: 232 }],
     ['Petty 135, walnut handle', { lengthMm: 135 }],
+    [
+      'Nakiri, blade length 165, height 52, thickness 1.9, weight 165',
+      { lengthMm: 165, heelHeightMm: 52, spineHeelMm: 1.9, weightG: 165 },
+    ],
+    ['Santokumesser 16,5 cm Klinge, 14 cm Griff, 58+-1 HRC', { type: 'santoku', lengthMm: 165, hrc: 58 }],
+    ['Usuba, 195mm edge length, handle length 140 mm', { lengthMm: 195 }],
+    [
+      'Filetiermesser 18 cm, Klingenstärke 1,5 mm, Klingenbreite 25 mm, CHF 39.-',
+      { type: 'fillet', spineHeelMm: 1.5, heelHeightMm: 25, price: 39, currency: 'CHF' },
+    ],
     ['Blade length: 165 mm · Height 48mm · Weight: 5.6 oz', { lengthMm: 165, heelHeightMm: 48, weightG: 159 }],
     ['Spine 2,2 mm, edge 15° per side, HRC 60±1', { spineHeelMm: 2.2, edgeAngleDeg: 15, hrc: 60 }],
     ['sharpened to 30° inclusive', { edgeAngleDeg: 15 }],

@@ -93,7 +93,8 @@ export const tidied = (text: string): string =>
       text
         .normalize('NFC')
         .replace(/[\u00a0\u202f]/g, ' ')
-        .replace(/:\s*\n\s*/g, ': '),
+        .replace(/:\s*\n\s*/g, ': ')
+        .replace(/\+\s?\/?\s?[-–]/g, '±'),
     ),
   );
 
@@ -118,7 +119,10 @@ export function quantitiesIn(text: string): Quantity[] {
     for (const match of text.matchAll(new RegExp(pattern, 'gi'))) {
       const [all, one, sign, other] = match;
       const isMiddle = other !== undefined && !/±|\+/.test(sign ?? '');
-      const value = Math.round((isMiddle ? (asNumber(one) + asNumber(other)) / 2 : asNumber(one)) * is * 100) / 100;
+      // nobody measures inches closer than a tenth of a millimetre
+      const digits = metric ? 100 : 10;
+      const value =
+        Math.round((isMiddle ? (asNumber(one) + asNumber(other)) / 2 : asNumber(one)) * is * digits) / digits;
       add({ measure, value, from: match.index, to: match.index + all.length, metric, currency: null });
     }
   };

@@ -161,7 +161,8 @@ function subjectOf(text: string, words: KindWords): { knife: boolean; type: stri
  */
 export function readLabel(raw: string, { words, types }: LabelKnowledge): LabelRead {
   const text = tidied(raw);
-  const figures = quantitiesIn(text);
+  const measured = quantitiesIn(text);
+  const figures = [...measured, ...bareFigures(text, measured)];
   const pieces = piecesOf(text, figures);
   const of = (measure: Quantity['measure']) => figures.filter((q) => q.measure === measure);
   const { knife, type: kind } = subjectOf(text, words);
@@ -231,6 +232,33 @@ function unitless(text: string, figures: readonly Quantity[], { lengthMm }: Blad
     const value = Number(digits.replace(',', '.')) * unit;
     return [{ measure: 'length', value, from: index, to: index + digits.length, metric: true, currency: null }];
   });
+}
+
+/** Figures that shops print with a name and no unit: what they are in, and what one of it is where the number is too small for that. */
+const BARE: readonly { name: string; measure: Quantity['measure']; least: number; below: number }[] = [
+  { name: 'height|höhe|klingenhöhe|breite|width|tall', measure: 'length', least: 10, below: 10 },
+  { name: 'thickness|dicke|stärke|klingenstärke|spine', measure: 'length', least: 0.8, below: 1 },
+  { name: 'weight|gewicht|weighs|wiegt', measure: 'weight', least: 15, below: 1 },
+];
+
+/** "height 52", "thickness 1.9", "weight 165": mm and g, and a height below 10 in cm. */
+function bareFigures(text: string, figures: readonly Quantity[]): Quantity[] {
+  return BARE.flatMap(({ name, measure, least, below }) =>
+    [
+      ...text.matchAll(
+        new RegExp(
+          String.raw`\b\p{L}*(?:${name})\W{1,3}(\d+(?:[.,]\d+)?)(?!\d|[.,]\d|\s?(?:[x×°"”″%]|(?:mm|cm|in|inch|k?g|oz|lbs?)\b))`,
+          'giu',
+        ),
+      ),
+    ].flatMap(({ 0: all, 1: digits = '', index }): Quantity[] => {
+      const [from, to] = [index + all.length - digits.length, index + all.length];
+      if (figures.some((other) => from < other.to && to > other.from)) return [];
+      const number = Number(digits.replace(',', '.'));
+      const value = number < least ? number * below : number;
+      return value < least ? [] : [{ measure, value, from, to, metric: true, currency: null }];
+    }),
+  );
 }
 
 /** Hardness a knife's steel can have, HRC. */
