@@ -120,7 +120,7 @@ export function quantitiesIn(text: string): Quantity[] {
       const [all, one, sign, other] = match;
       const isMiddle = other !== undefined && !/±|\+/.test(sign ?? '');
       // nobody measures inches closer than a tenth of a millimetre
-      const digits = metric ? 100 : 10;
+      const digits = measure === 'length' && !metric ? 10 : 100;
       const value =
         Math.round((isMiddle ? (asNumber(one) + asNumber(other)) / 2 : asNumber(one)) * is * digits) / digits;
       add({ measure, value, from: match.index, to: match.index + all.length, metric, currency: null });
