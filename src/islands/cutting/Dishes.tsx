@@ -1,14 +1,14 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
-import { Button, Chip, NativeSelect, TextInput } from '@mantine/core';
+import { Button, Chip, TextInput } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { DishFile } from '../../core/formats/kitchenFile';
-import { PERIODS } from '../../core/formats/kitchenWords';
 import { DEFAULTS } from '../../core/kitchen/defaults';
 import { dishFinder } from '../../core/cutting/dishNames';
 import type { KnownDish } from '../../workers/stock';
 import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
+import { TimesPer } from './TimesPer';
 import { addDish, changeDish, forgetDish, removeDish } from './dishEdits';
 
 const SHOWN = 8;
@@ -146,22 +146,7 @@ function DishRow({ dish, name, off, portions, own, update }: DishRowProps) {
         <b>
           {name} {off.length > 0 && <span className={css.off}>not counted: {off.join(', ')} is not eaten here</span>}
         </b>
-        <Figure
-          label="Times"
-          bounds={BOUNDS.times}
-          step={0.5}
-          value={dish.times}
-          onChange={(times) => update(changeDish(dish.id, { times }))}
-        />
-        <NativeSelect
-          label="per"
-          value={dish.per}
-          data={[...PERIODS]}
-          onChange={(e) => {
-            const per = PERIODS.find((p) => p === e.currentTarget.value);
-            if (per) update(changeDish(dish.id, { per }));
-          }}
-        />
+        <TimesPer often={dish} onChange={(change) => update(changeDish(dish.id, change))} />
         <Figure
           label="Portions"
           bounds={BOUNDS.portions}

@@ -1,12 +1,12 @@
 import { BOUNDS } from '../../core/formats/kitchenBounds';
 import { Button, NativeSelect } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import { PERIODS } from '../../core/formats/kitchenWords';
 import type { KnownTask } from '../../workers/stock';
 import { Figure } from '../shared/NumberField';
 import type { QuestionProps } from '../shared/useKitchen';
 import css from './CuttingView.module.css';
 import { TaskSelect } from './TaskSelect';
+import { TimesPer } from './TimesPer';
 
 type Row = NonNullable<NonNullable<KitchenFile['cooking']>['tasks']>[number];
 const MATTERS = [
@@ -60,22 +60,7 @@ function TaskRow({ row, task, onChange, onRemove }: TaskRowProps) {
     <li>
       <div className={css.task}>
         <b>{task?.name ?? row.id}</b>
-        <Figure
-          label="Times"
-          bounds={BOUNDS.times}
-          step={0.5}
-          value={row.times}
-          onChange={(times) => onChange({ times })}
-        />
-        <NativeSelect
-          label="per"
-          value={row.per}
-          data={[...PERIODS]}
-          onChange={(e) => {
-            const per = PERIODS.find((p) => p === e.currentTarget.value);
-            if (per) onChange({ per });
-          }}
-        />
+        <TimesPer often={row} onChange={onChange} />
         <Figure
           label={`How many (${task?.unit ?? 'unit'})`}
           bounds={BOUNDS.amount}

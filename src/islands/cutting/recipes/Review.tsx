@@ -1,4 +1,4 @@
-import { Button, NativeSelect, Switch, TextInput } from '@mantine/core';
+import { Button, Switch, TextInput } from '@mantine/core';
 import {
   IconAlertTriangle,
   IconArrowsExchange,
@@ -7,14 +7,13 @@ import {
   IconMinus,
   type Icon,
 } from '@tabler/icons-react';
-import { BOUNDS } from '../../../core/formats/kitchenBounds';
-import { PERIODS } from '../../../core/formats/kitchenWords';
 import { asSaid } from '../../../core/recipe/corrections';
 import type { RecipeLine } from '../../../core/formats/recipeFile';
 import type { KnownTask } from '../../../workers/stock';
 import { Figure } from '../../shared/NumberField';
 import type { HowOften } from '../dishEdits';
 import { TaskSelect } from '../TaskSelect';
+import { TimesPer } from '../TimesPer';
 import css from './Recipes.module.css';
 import type { Reading } from './useRecipes';
 
@@ -176,22 +175,7 @@ function Often({ often, onChange }: { often: HowOften; onChange: (often: HowOfte
   return (
     <>
       <div className={css.pair}>
-        <Figure
-          label="Cooked, times"
-          bounds={BOUNDS.times}
-          step={0.5}
-          value={often.times}
-          onChange={(times) => onChange({ ...often, times })}
-        />
-        <NativeSelect
-          label="per"
-          value={often.per}
-          data={[...PERIODS]}
-          onChange={(e) => {
-            const per = PERIODS.find((each) => each === e.currentTarget.value);
-            if (per) onChange({ ...often, per });
-          }}
-        />
+        <TimesPer label="Cooked, times" {...{ often }} onChange={(change) => onChange({ ...often, ...change })} />
       </div>
       <Switch
         label="Instead of one of the meals you cook anyway"
