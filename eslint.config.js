@@ -40,7 +40,17 @@ const ROOMS = [
     'keeping',
   ],
   ...['load', 'edge', 'fit', 'kit/demand', 'kit/candidates', 'kit/search', 'kit/context', 'kit/offers'],
-  ...['kit/robustness', 'kit/plan', 'kit/brief', 'kit/label', 'kit/shop', 'kit/drawer', 'kit/edges', 'kit/trying', 'kit/travel'],
+  ...[
+    'kit/robustness',
+    'kit/plan',
+    'kit/brief',
+    'kit/label',
+    'kit/shop',
+    'kit/drawer',
+    'kit/edges',
+    'kit/trying',
+    'kit/travel',
+  ],
 ];
 const ZOD = { name: 'zod', message: 'take it from src/core/zod, which sets it up' };
 const room = (name) => `core-${name.replace('/', '-')}`;

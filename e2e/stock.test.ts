@@ -205,7 +205,7 @@ test('a recipe is pasted, corrected by picking, kept as a dish, and its minutes 
   await page.type('textarea', '<html>no recipe</html>');
   await (await page.waitForSelector('xpath///button[.//span[text()="Read it"]]'))?.click();
   await page.waitForFunction(() =>
-    document.querySelector('main')?.textContent?.includes('paste the ingredient lines instead'),
+    document.querySelector('main')?.textContent?.includes('no list of ingredients was found'),
   );
   expect(await page.$eval('textarea', (e) => e.value)).toContain('no recipe');
   expect(errors).toEqual([]);

@@ -176,7 +176,8 @@ function Fields({ form: { values, errors }, set }: FieldsProps) {
         const Measure = isLength(key) ? LengthFigure : Figure;
         return (
           <Measure
-            {...{ key, label, step }}
+            key={key}
+            {...{ label, step }}
             bounds={BLADE_BOUNDS[key]}
             value={values[key]}
             error={errors[key]}

@@ -89,7 +89,8 @@ function MoreFigures({
           const { name, unit } = FIGURE_WORDS[key];
           return (
             <Measure
-              {...{ key, step }}
+              key={key}
+              step={step}
               label={upperFirst(key.endsWith('Mm') ? name : `${name},${unit.replace('°', ' °')}`)}
               bounds={BLADE_BOUNDS[key]}
               value={label[key]}
