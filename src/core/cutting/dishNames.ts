@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { folded } from '../text/fold';
 
 /** A dish as it can be found: its name, and what else it is called. */
 export interface NamedDish {
@@ -27,11 +28,7 @@ function wordsOf(text: string): { words: string[]; counts: number[] } {
 
 /** Words in plain letters, in the singular, without those that say nothing. */
 function tellingWords(text: string): string[] {
-  const plain = text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/ß/g, 'ss')
+  const plain = folded(text)
     .replace(/['’‘`´]/g, '')
     .replace(/&/g, ' and ');
   const all = plain.match(/[\p{L}\d]+/gu) ?? [];
@@ -126,9 +123,8 @@ function fit(
     used.add(at);
     shared += closeness * (weights[at] ?? 0);
     // a slip weighs as the word that was meant
-    met +=
-      closeness * Math.min(typedWeights[i] ?? 0, weights[at] ?? 0) +
-      Math.max(0, (typedWeights[i] ?? 0) - (weights[at] ?? 0)) * (closeness > 0 ? 1 : 0);
+    const [asked, meant] = [typedWeights[i] ?? 0, weights[at] ?? 0];
+    met += closeness * Math.min(asked, meant) + Math.max(0, asked - meant);
   });
   const [ofTyped, ofName] = [met / Math.max(1e-9, typedTotal), shared / Math.max(1e-9, total)];
   return 0.6 * ofTyped + 0.4 * ofName;

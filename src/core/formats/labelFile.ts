@@ -1,7 +1,7 @@
 import { BEVELS, HANDED, STEEL_IDS } from '../blade/words';
 import { z } from '../zod';
 
-/** What of a label is told, in this order. */
+/** The parts of a label that are printed, in this order. */
 export const LABEL_KEYS = [
   'type',
   'lengthMm',
@@ -22,7 +22,8 @@ const figure = z.number().nonnegative();
 const text = z.string().max(4000);
 
 /** How a knife in a shop is judged. */
-export const LABEL_VERDICTS = ['buy', 'dear', 'wrong', 'leave'] as const;
+const LABEL_VERDICTS = ['buy', 'dear', 'wrong', 'leave'] as const;
+export type LabelVerdict = (typeof LABEL_VERDICTS)[number];
 
 export const labelFileSchema = z.strictObject({
   format: z.literal('scabbard.label'),

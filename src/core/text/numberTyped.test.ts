@@ -34,7 +34,7 @@ test('a mark before three digits that could be either is left open, unless whole
   expect(read('1.500', '.', { bounds: [0, 20] })).toEqual(number(1.5));
 });
 
-test('what is no number is told from an empty field', () => {
+test('an empty field and text that is no number are two different answers', () => {
   for (const text of ['', '  ', '\u00a0']) expect(read(text)).toEqual({ said: 'nothing' });
   for (const text of ['ten', '1.5.2', '12,34,56', '1,2.3,4', '-', '.', '5 mm', '1e3'])
     expect(read(text), text).toEqual({ said: 'else' });

@@ -46,7 +46,7 @@ export const keepDish =
     return instead ? fewerMeals(timesPerWeek(times, per))(listed) : listed;
   };
 
-/** Everyday meals less by so many a week, as they are cooked by name now; to a tenth of a meal, none below nought. */
+/** Takes meals that are now cooked by name off the everyday ones: so many a week, to a tenth of a meal, never below zero. */
 const fewerMeals = (fewer: number): Change =>
   cooking((c) => {
     const meals = c.mealsPerWeek ?? DEFAULTS.mealsPerWeek;

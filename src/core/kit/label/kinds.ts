@@ -1,3 +1,4 @@
+import { folded } from '../../text/fold';
 import { z } from '../../zod';
 
 /** Names of the kinds in lists, what is sold beside knives, and words of sets. */
@@ -16,11 +17,7 @@ export interface KindWords {
 
 /** Lower case without accents and joining marks, one blank between words, a blank at both ends. */
 const plain = (text: string): string =>
-  ` ${text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/ß/g, 'ss')
+  ` ${folded(text)
     .replace(/[’‘`´]/g, "'")
     .replace(/[^\p{L}\d']+/gu, ' ')
     .trim()} `;

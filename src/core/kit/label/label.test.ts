@@ -163,7 +163,7 @@ describe('a knife in a shop', () => {
     expect(dear?.because.join(' ')).toContain('wait for a better price');
   });
 
-  test('the wrong knife is told by the part that fails, and has no price', () => {
+  test('a wrong knife is explained by the part that fails, and has no price', () => {
     const long = judged('Chef’s knife 260 mm, €20');
     expect(long).toMatchObject({ word: 'wrong', priceUpTo: 0 });
     expect(long?.because.join(' ')).toContain('longer than the wanted');

@@ -1,8 +1,7 @@
 import type { BladeModel } from '../../blade/schema';
 import { LABEL_KEYS, type LabelFile } from '../../formats/labelFile';
 import type { KitchenFile } from '../../formats/kitchenFile';
-import { euroIn, fromMinor } from '../../money/currency';
-import { CATALOGUE_CURRENCY } from '../../money/currency';
+import { convertMinor, fromMinor, toMinor } from '../../money/currency';
 import type { Reference } from '../../reference';
 import { preparePlanning } from '../context/planningContext';
 import { planProven } from '../plan/planKitchen';
@@ -16,15 +15,7 @@ import { judging } from './verdict';
 export function inCurrency(label: Label, currency: string): Label {
   const { price, currency: from } = label;
   if (price === null || from === null || from === currency) return label;
-  const euros = price / fromMinor(euroIn(1, from), from);
-  return {
-    ...label,
-    price:
-      from === CATALOGUE_CURRENCY
-        ? fromMinor(euroIn(price, currency), currency)
-        : fromMinor(euroIn(euros, currency), currency),
-    currency,
-  };
+  return { ...label, price: fromMinor(convertMinor(toMinor(price, from), from, currency), currency), currency };
 }
 
 /**

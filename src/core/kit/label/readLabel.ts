@@ -77,7 +77,7 @@ function edgeOf(lengths: readonly NamedLength[], type: BladeType | undefined): F
   return one(odd);
 }
 
-/** A "length" of a knife of no known kind: the edge's where the whole knife's is told beside it. */
+/** A "length" of a knife whose kind is not known: the edge's where the label gives the whole knife's length too. */
 const openUnlessOverall = (candidates: readonly number[], overall: readonly number[]): Found =>
   overall.length > 0 ? one(candidates) : candidates.length > 0 ? { value: null, asked: true } : { value: null };
 

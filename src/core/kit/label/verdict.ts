@@ -1,6 +1,7 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import { LABEL, WORTH } from '../../constants';
 import type { StepBrief } from '../../formats/briefFile';
+import type { LabelVerdict } from '../../formats/labelFile';
 import type { PlanStep } from '../../formats/planFile';
 import { fromMinor, showMoney, toMinor } from '../../money/currency';
 import { withArticle } from '../../text/case';
@@ -19,7 +20,7 @@ import type { Label } from './label';
 
 /** What to do with a knife in a shop. */
 export interface Verdict extends Labelled {
-  word: 'buy' | 'dear' | 'wrong' | 'leave';
+  word: LabelVerdict;
   /** Order of the step of the plan it was judged against; null where no step is for such work. */
   step: number | null;
   /** The price it is good up to here, in the kitchen's currency. */
