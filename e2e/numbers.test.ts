@@ -4,8 +4,8 @@ import { address, fileOf, openAll, pressAndGo, saved, settled, testBrowser, text
 
 const browser = await testBrowser();
 
-/** Pages of a kitchen on which numbers are asked for. */
-const PAGES = ['', '/cooks', '/cutting', '/drawer', '/edge', '/keep', '/keep/away', '/try/hand', '/try/measure'];
+/** Pages of a kitchen on which numbers are asked for, and how many fields each shows at least once all is open. */
+const PAGES = { '': 6, '/cooks': 8, '/cutting': 8, '/edge': 4, '/keep': 6, '/try/hand': 1 };
 
 const NUMBER = 'input[inputmode="numeric"]:not(:disabled), input[inputmode="decimal"]:not(:disabled)';
 
@@ -23,21 +23,28 @@ const fieldCalled = async (page: Page, label: string) => {
   return field.toElement('input');
 };
 
+const openFields = async (page: Page) => {
+  await openAll(page, () => saved(page));
+  const fields = await Promise.all((await page.$$(NUMBER)).map((found) => found.toElement('input')));
+  const visible = await Promise.all(fields.map((field) => field.evaluate((e) => e.checkVisibility())));
+  return fields.filter((_, at) => visible[at]);
+};
+
 test('every number field keeps what is typed until it is left, tells its bounds, and gives the number back on Escape', async () => {
   const { page, errors } = await visitor(browser);
   await page.goto(address);
   await pressAndGo(page, 'Saltstair');
   await settled(page);
   const kitchen = page.url();
-  const tried: string[] = [];
-  for (const part of PAGES) {
+  for (const [part, least] of Object.entries(PAGES)) {
     await page.goto(`${kitchen}${part}`);
     await page.waitForSelector('main h1');
     await saved(page);
-    await openAll(page, () => saved(page));
-    for (const found of await page.$$(NUMBER)) {
-      const field = await found.toElement('input');
-      if (!(await field.evaluate((e) => e.checkVisibility()))) continue;
+    let fields: ElementHandle<HTMLInputElement>[] = [];
+    await expect
+      .poll(async () => (fields = await openFields(page)).length, { message: part, timeout: 20_000 })
+      .toBeGreaterThanOrEqual(least);
+    for (const field of fields) {
       const name = `${part} ${await field.evaluate((e) => e.labels?.[0]?.textContent ?? '')}`;
       const before = await valueOf(field);
       await clear(page, field);
@@ -59,10 +66,8 @@ test('every number field keeps what is typed until it is left, tells its bounds,
       expect(await saidBelow(field), name).toContain(`from ${least} to ${most}.`);
       await page.keyboard.press('Escape');
       expect(await valueOf(field), name).toBe(before);
-      tried.push(name);
     }
   }
-  expect(tried.length, tried.join(', ')).toBeGreaterThan(30);
   expect(errors).toEqual([]);
 });
 
