@@ -1,3 +1,4 @@
+import makers from './makers.json';
 import { reference } from './reference';
 
 const named = (rows: ReadonlyMap<string, { name: string }>) =>
@@ -6,6 +7,7 @@ const named = (rows: ReadonlyMap<string, { name: string }>) =>
 /** What `names.json` holds, taken from the reference. */
 export const allNames = () => ({
   cuisines: named(reference.cuisines),
+  makers: Object.fromEntries(makers.map(({ id, name }) => [id, name])),
   tasks: named(reference.tasks),
   tools: named(reference.tools),
   types: named(reference.types),

@@ -7,6 +7,8 @@ const byId = (rows: Record<string, string>) => new Map(Object.entries(rows));
  * loads the whole of it.
  */
 export const cuisineNames = byId(names.cuisines);
+/** Makers of the shipped models, which are invented: examples to plan with. */
+export const shippedMakers: ReadonlySet<string> = new Set(Object.values(names.makers));
 export const taskNames = byId(names.tasks);
 export const toolNames = byId(names.tools);
 export const typeNames = byId(names.types);

@@ -152,6 +152,6 @@ test('a page arrives with the way about and what the kitchen has said, money as 
   const headers = { cookie, 'accept-language': 'de-DE,de;q=0.9' };
   const arrives = await (await fetch(`${address}/kitchens/${id}`, { headers })).text();
   const first = arrives.slice(arrives.indexOf('data-first'));
-  for (const words of ['Views of this kitchen', 'Plan of Saltstair', 'meals a week for', 'mm, ', '\u00a0€ in all'])
+  for (const words of ['Stages of the work', 'In a shop', 'Your plan', 'meals a week for', 'mm, ', '\u00a0€ in all'])
     expect(first).toContain(words);
 });

@@ -1,3 +1,4 @@
+import type { APIContext } from 'astro';
 import { and, asc, desc, eq, gt, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { MAX_KITCHENS } from '../core/formats/workspaceFile';
@@ -43,6 +44,10 @@ export async function readKitchen(workspaceId: string, id: string): Promise<Stor
   const rows = await database().select(fields).from(kitchen).where(mine(workspaceId, id));
   return rows[0] ?? null;
 }
+
+/** The kitchen a page is asked for. */
+export const kitchenOf = ({ locals, params }: Pick<APIContext, 'locals' | 'params'>): Promise<StoredKitchen | null> =>
+  readKitchen(locals.workspaceId, params.id ?? '');
 
 /** Throws {@link NoRoom} where a workspace holds more kitchens than it may. */
 export async function checkCount(tx: Transaction, workspaceId: string): Promise<void> {

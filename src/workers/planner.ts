@@ -208,7 +208,7 @@ export const kitchenWorker = {
   /** What a shop's label says. */
   label: async (text: string): Promise<LabelRead> => (await shop()).labelRead(text),
   /** A knife in a shop judged against the present plan; null where its kind or length is not known, or when stopped. */
-  async judge(asked: { plan: Plan; brief: StepBrief; label: Label }): Promise<Verdict | null> {
+  async judge(asked: { plan: Plan; brief?: StepBrief; label: Label }): Promise<Verdict | null> {
     const on = context;
     return on && newest.run((await shop()).shelfJudged(on, planned ?? on, asked));
   },

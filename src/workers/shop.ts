@@ -32,9 +32,17 @@ export const labelRead = (text: string): LabelRead => readLabel(text, { words: k
 export function* shelfJudged(
   context: PlanningContext,
   stands: PlanningContext,
-  { plan, brief, label }: { plan: Plan; brief: StepBrief; label: Label },
+  { plan, brief, label }: { plan: Plan; brief?: StepBrief; label: Label },
 ): Generator<unknown, Verdict | null> {
   const type = label.type === null ? undefined : reference.types.get(label.type);
   if (!type || label.lengthMm === null) return null;
-  return yield* judging(context, { context: stands, plan }, { type, label: inCurrency(label, plan.currency), brief });
+  return yield* judging(
+    context,
+    { context: stands, plan },
+    {
+      type,
+      label: inCurrency(label, plan.currency),
+      ...(brief ? { brief } : {}),
+    },
+  );
 }

@@ -8,7 +8,7 @@ export const LABEL = {
     'of a step’s work below which a knife with a failing part is the wrong one',
     'house judgement',
   ),
-  tooLittle: c(0.15, 'share', 'of a step’s work below which it is the wrong one in any case', 'house judgement'),
+  tooLittle: c(0.35, 'share', 'of a step’s work below which it is the wrong one in any case', 'house judgement'),
   failing: c(
     0.7,
     'factor',

@@ -6,3 +6,6 @@ export const upperFirst = (text: string): string => text.charAt(0).toUpperCase()
 
 /** A name with its article: an oyster knife, a usuba. */
 export const withArticle = (name: string): string => `${/^[aeio]|^u(?!su|ti|n)/i.test(name) ? 'an' : 'a'} ${name}`;
+/** "a, b and c". */
+export const listed = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;

@@ -1,10 +1,10 @@
-import type { ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { inLanguage } from '../../core/money/currency';
 import { cookingSaid, cookSaid, drawerSaid, moneySaid } from '../kitchen/questions/said';
 import { Dress } from '../shared/Dress';
 import frame from '../shared/KitchenFrame.module.css';
-import { KitchenMast, type ViewId } from '../shared/KitchenMast';
+import { KitchenMast } from '../shared/KitchenMast';
+import { pageAt, titleOf, type PagePath } from '../shared/stages';
 import css from './KitchenFirst.module.css';
 
 /** What each part of a kitchen has been told. */
@@ -24,15 +24,13 @@ export function KitchenFirst({
   here,
   title,
   language,
-  children,
 }: {
   stored: StoredKitchen;
-  here: ViewId | null;
-  title: string;
+  /** Null on a page that stands in no navigation; it tells its own title. */
+  here: PagePath | null;
+  title?: string | undefined;
   /** BCP 47 tag. */
   language: string;
-  /** What is under way. */
-  children: ReactNode;
 }) {
   const parts = inLanguage(language, () => SAID.map(({ title, said }) => ({ title, said: said(kitchen) })));
   return (
@@ -44,10 +42,10 @@ export function KitchenFirst({
           here={here}
           name={<span className={`${frame.name} ${css.name}`}>{kitchen.name ?? 'My kitchen'}</span>}
         />
-        <main id="main" className={css.page} data-plan={here === 'plan' || undefined}>
-          <h1>{title}</h1>
+        <main id="main" className={css.page} data-plan={here === '' || undefined}>
+          <h1>{title ?? (here === null ? 'One moment' : titleOf(here))}</h1>
           <p className="faded" role="status">
-            {children}
+            {(here !== null && pageAt(here).waiting) || 'One moment…'}
           </p>
           <dl className={css.said} aria-label="What this kitchen has said">
             {parts.map(({ title: part, said }) => (

@@ -12,13 +12,12 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/NumberField';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { cookName } from '../shared/names';
-import { SubPage } from '../shared/SubMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { Working } from '../shared/Working';
 import css from './AwayView.module.css';
-import { KeepMast } from './KeepMast';
 import { PackingList } from './PackingList';
 import { PlaceMeasures } from './PlaceMeasures';
 import { useOthersKept } from './useOthersKept';
@@ -26,13 +25,13 @@ import { useOthersKept } from './useOthersKept';
 /** A roll packed for another kitchen: the best of what is owned for that board, that cooking and those pockets. */
 export default function AwayView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="keep">
-      {(edits, worker) => <Away id={stored.id} edits={edits} worker={worker} />}
+    <KitchenFrame stored={stored} here="keep/away">
+      {(edits, worker) => <Away edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function Away({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { catalogue, trouble } = useCatalogue(worker);
   const [at, setAt] = useState(0);
@@ -45,10 +44,10 @@ function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
     setAt(rolls.length);
   };
   return (
-    <SubPage>
-      <KeepMast id={id} here="keep/away" title="Travel roll">
+    <ColumnPage>
+      <PageHead here="keep/away">
         Cooking at friends’, at a holiday house, on a job: which of your knives to carry, and what home lacks meanwhile.
-      </KeepMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {(kitchen.owned?.length ?? 0) === 0 ? (
         <p>Nothing is owned yet: put your knives into the drawer first.</p>
@@ -75,7 +74,7 @@ function Away({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
           )}
         </>
       )}
-    </SubPage>
+    </ColumnPage>
   );
 }
 

@@ -13,13 +13,12 @@ import type { KeptKit, KeptKnife } from '../../workers/keep';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Figure } from '../shared/NumberField';
 import { KitchenFrame } from '../shared/KitchenFrame';
-import { SubPage } from '../shared/SubMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import { useAsked } from '../shared/useAsked';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { money } from '../shared/words';
 import { Working } from '../shared/Working';
-import { KeepMast } from './KeepMast';
 import css from './KeepView.module.css';
 import { PlaceCard } from './PlaceCard';
 import { PrintPlaces } from './PrintPlaces';
@@ -36,12 +35,12 @@ const NOWHERE: Storage = { places: [] };
 export default function KeepView({ stored }: { stored: StoredKitchen }) {
   return (
     <KitchenFrame stored={stored} here="keep">
-      {(edits, worker) => <Keep id={stored.id} edits={edits} worker={worker} />}
+      {(edits, worker) => <Keep edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function Keep({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   // where knives live changes no plan: it is not worked out anew for that
   const planned = useOthersKept(kitchen);
@@ -53,11 +52,11 @@ function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
   const change = (next: (storage: Storage) => Storage, alone = true) =>
     update((file) => ({ ...file, storage: next(file.storage ?? NOWHERE) }), { alone });
   return (
-    <SubPage>
-      <KeepMast id={id} here="keep" title="Storage">
+    <ColumnPage>
+      <PageHead here="keep">
         Measure the places you have; every knife you own or plan is laid in, to scale. An edge that lies loose cuts
         people, and dulls.
-      </KeepMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!kept && !trouble && <Working>Laying the knives out</Working>}
       {kept && (
@@ -69,7 +68,7 @@ function Keep({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
           onChange={change}
         />
       )}
-    </SubPage>
+    </ColumnPage>
   );
 }
 

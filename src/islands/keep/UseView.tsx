@@ -10,22 +10,21 @@ import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import { cookName, knifeName } from '../shared/names';
-import { SubPage } from '../shared/SubMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import { today } from '../shared/today';
 import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { day, percent } from '../shared/words';
 import { Working } from '../shared/Working';
-import { KeepMast } from './KeepMast';
 import { useOthersKept } from './useOthersKept';
 import css from './UseView.module.css';
 
 /** Which knife now: one tap each time one is drawn, and what that tells beside what was reckoned. */
 export default function UseView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="keep">
-      {(edits, worker) => <Use id={stored.id} edits={edits} worker={worker} />}
+    <KitchenFrame stored={stored} here="keep/use">
+      {(edits, worker) => <Use edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
@@ -63,15 +62,15 @@ function useDraw({ kitchen, update }: KitchenEdits) {
   };
 }
 
-function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function Use({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { used, trouble } = useUsed(edits, worker);
   const { who, setWho, last, usedToday, draw, takeBack } = useDraw(edits);
   return (
-    <SubPage>
-      <KeepMast id={id} here="keep/use" title="Which knife now">
+    <ColumnPage>
+      <PageHead here="keep/use">
         Tap what you take up. A few weeks of it, and the plan knows your cooking better than any menu tells it.
-      </KeepMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!used && !trouble && <Working>Fetching the drawer</Working>}
       {used?.blades.length === 0 && <p>Nothing is owned yet: put your knives into the drawer first.</p>}
@@ -104,7 +103,7 @@ function Use({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: R
           />
         </>
       )}
-    </SubPage>
+    </ColumnPage>
   );
 }
 

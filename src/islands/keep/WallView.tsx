@@ -9,20 +9,19 @@ import { fileName } from '../shared/download';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import { PaperSize, usualPaper } from '../shared/PaperSize';
-import { SubPage } from '../shared/SubMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import { useAsked } from '../shared/useAsked';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { useMakingPdf } from '../shared/useMakingPdf';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
-import { KeepMast } from './KeepMast';
 import { useOthersKept } from './useOthersKept';
 import css from './WallView.module.css';
 
 /** A sheet for the kitchen wall: what each knife is for, who may use it, and how they are treated. */
 export default function WallView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="keep">
+    <KitchenFrame stored={stored} here="keep/wall">
       {(edits, worker) => <Wall id={stored.id} edits={edits} worker={worker} />}
     </KitchenFrame>
   );
@@ -35,10 +34,10 @@ function Wall({ id, edits: { kitchen }, worker }: { id: string; edits: KitchenEd
   const { found: sheet, trouble: noSheet } = useAsked(ask);
   const trouble = noPlan ?? noSheet;
   return (
-    <SubPage>
-      <KeepMast id={id} here="keep/wall" title="Care sheet">
+    <ColumnPage>
+      <PageHead here="keep/wall">
         What each knife is for, who may take it and how it is treated, for everyone who picks one up here.
-      </KeepMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!sheet && !trouble && <Working>Writing the sheet</Working>}
       {sheet && (
@@ -59,7 +58,7 @@ function Wall({ id, edits: { kitchen }, worker }: { id: string; edits: KitchenEd
           )}
         </>
       )}
-    </SubPage>
+    </ColumnPage>
   );
 }
 

@@ -13,11 +13,13 @@ import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
 import { usePlanner, type Answer } from '../shared/usePlanner';
 import { lazily } from '../shared/lazily';
+import { addressOf, titleOf } from '../shared/stages';
 import { Working } from '../shared/Working';
 import { CoverageBar } from './CoverageBar';
 import layout from '../shared/AsideLayout.module.css';
 import css from './KitchenView.module.css';
-import { kitInWords, Next } from './Next';
+import { kitInWords } from './kitInWords';
+import { Next } from './Next';
 import { Questions } from './questions/Questions';
 import { Roll } from './Roll';
 import { WhenSeen } from './WhenSeen';
@@ -34,7 +36,7 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
   return (
     <KitchenFrame
       stored={stored}
-      here="plan"
+      here=""
       tools={
         <Button
           component="a"
@@ -89,19 +91,19 @@ function Copies({ plan }: { plan: Plan }) {
     <ul className={css.copies} aria-label="How many of each kind">
       {plan.copies.map(({ role, wanted, have, why }) => (
         <li key={role}>
-          <b className="figure">{have}</b> {COPIES[role] ?? role} planned; your people could use up to{' '}
-          <b className="figure">{wanted}</b>. <span className="faded">{why}</span>
+          <b className="figure">{have}</b> {COPIES[role]?.[have === 1 ? 0 : 1] ?? role} planned; your people could use
+          up to <b className="figure">{wanted}</b>. <span className="faded">{why}</span>
         </li>
       ))}
     </ul>
   );
 }
 
-const COPIES: Record<string, string> = {
-  general: 'general knives',
-  small: 'small knives',
-  serrated: 'serrated knives',
-  slicer: 'slicers',
+const COPIES: Record<string, readonly [one: string, several: string]> = {
+  general: ['general knife', 'general knives'],
+  small: ['small knife', 'small knives'],
+  serrated: ['serrated knife', 'serrated knives'],
+  slicer: ['slicer', 'slicers'],
 };
 
 /** Whether anything was decided by hand. */
@@ -146,7 +148,7 @@ const NO_KNIVES: OwnedFile[] = [];
 function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const planner = usePlanner(kitchen, worker);
-  const { answer, sure, catalogue, trouble, reload } = planner;
+  const { answer, sure, catalogue, trouble } = planner;
   const opened = useOpenStep(answer?.plan.steps ?? NO_STEPS);
   const { step, open, close } = opened;
   const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
@@ -158,7 +160,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
       plan={answer.plan}
       ready={answer.final}
       isDrawerFull={isDrawerFull(kitchen)}
-      onCatalogue={reload}
+      shop={addressOf(id, 'shop')}
       onDone={(name) => void worker.addSnapshot(id, { kind: 'snapshot', name, kitchen }).catch(() => undefined)}
       onClose={close}
     />
@@ -176,7 +178,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         </div>
       </aside>
       <main id="main" className={css.answer}>
-        <h1 className="visually-hidden">Plan of {kitchen.name ?? 'My kitchen'}</h1>
+        <h1 className="visually-hidden">{titleOf('')}</h1>
         {trouble && (
           <p className={css.notice} role="alert">
             {trouble}

@@ -1,12 +1,9 @@
 import { Button } from '@mantine/core';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Plan, PlanStep } from '../../core/formats/planFile';
-import { piecesOf } from '../../core/formats/planSteps';
-import { upperFirst } from '../../core/text/case';
 import { nextQuestion, type Question } from '../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY, euroIn, fromMinor } from '../../core/money/currency';
 import type { QuestionProps } from '../shared/useKitchen';
-import { money, percent, typeName } from '../shared/words';
+import { money } from '../shared/words';
 import css from './Next.module.css';
 
 /** Where each question is answered, and how it is put. */
@@ -26,33 +23,6 @@ function roundIn(euros: number, currency: string): number {
   const amount = fromMinor(euroIn(euros, currency), currency);
   const unit = 10 ** Math.max(0, Math.floor(Math.log10(amount)) - 1);
   return Math.round(amount / unit) * unit;
-}
-
-const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
-
-const inNumber = (count: number) => (NUMBERS[count] ?? String(count)).toLowerCase();
-const knivesIn = (count: number) => (count === 1 ? 'one knife' : `${inNumber(count)} knives`);
-
-/** What is done, in one sentence and in the order of the steps: what is put right first, what is bought, what is put right after it. */
-export function kitInWords({ steps, spent, currency, coverage }: Plan): string {
-  const bought = steps.filter((step) => step.action === 'buy');
-  const [first] = bought;
-  const isCare = ({ action }: PlanStep) => action === 'sharpen' || action === 'repair';
-  const putRight = steps.filter(isCare).length;
-  const before = first ? steps.slice(0, steps.indexOf(first)).filter(isCare).length : putRight;
-  const done = `${percent(coverage.all)} of your cutting done well`;
-  if (!first) {
-    if (steps.length === 0) return 'Nothing to buy: what you have does it.';
-    return putRight > 0 ? `Put ${knivesIn(putRight)} right and buy none: ${done}.` : `No knife to buy; ${done}.`;
-  }
-  const pieces = bought.reduce((sum, step) => sum + piecesOf(step), 0);
-  const lead = typeName(first.type ?? '').toLowerCase();
-  const buys = pieces === 1 ? `one knife, a ${lead}` : `${knivesIn(pieces)}, the ${lead} first`;
-  const after = putRight - before;
-  const what = before > 0 ? `Put ${knivesIn(before)} right, then buy ${buys}` : upperFirst(buys);
-  const last =
-    after > 0 ? `${pieces === 1 ? '' : ','} and ${inNumber(after)}${before > 0 ? ' more' : ''} put right` : '';
-  return `${what}${last}: ${done} for ${money(spent, currency)}.`;
 }
 
 /** The one question most worth answering next: the money at once, the others on their page. */

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { shippedMakers } from '../../../data/names';
 import type { BladeModel } from '../../core/blade/schema';
 import { drawKnife } from '../../core/drawing/knife';
 import type { Drawing as CoreDrawing } from '../../core/drawing/shape';
@@ -27,10 +28,9 @@ const DOES: Record<PlanStep['action'], string> = {
   repair: 'Repair',
   service: 'Arrange',
   tool: 'Get',
-  retire: 'Retire',
+  retire: 'Give away',
 };
 
-const LEAST_WIDTH_PX = 92;
 const LINE_PX = 1.2;
 
 /** Most a piece of furniture is drawn wide in a pocket: it is not to the knives' scale. */
@@ -102,7 +102,11 @@ function Words({ content: { step, blade, title, condition, inDoubt }, currency }
           {step.upkeep ? <span>keeps the kit</span> : <span>+{pointsAdded(step.gain)}</span>}
         </span>
       )}
-      {blade && blade.maker !== 'Unknown' && <span className={css.small}>{blade.maker}</span>}
+      {blade && blade.maker !== 'Unknown' && (
+        <span className={css.small}>
+          {step?.action === 'buy' && shippedMakers.has(blade.maker) ? `e.g. ${blade.maker}` : blade.maker}
+        </span>
+      )}
       {step?.because[0] && <span className={css.why}>{told(step.because[0])}</span>}
       {step && <span className="visually-hidden">Open the reasons</span>}
     </span>
@@ -113,7 +117,6 @@ function Words({ content: { step, blade, title, condition, inDoubt }, currency }
 export function Pocket({ content, scale, currency, open, onOpen }: Props) {
   const { step, blade } = content;
   const owned = step === null || step.action === 'sharpen' || step.action === 'repair' || step.action === 'retire';
-  const tall = blade ? blade.heelHeightMm * scale.pxPerMm + 28 : 0;
   const heel = (scale.handleMm + 4) * scale.pxPerMm;
   const drawing = useMemo(() => (blade ? drawKnife(blade) : null), [blade]);
   const tool = step && !blade ? drawTool(step.type ?? '') : null;
@@ -131,11 +134,7 @@ export function Pocket({ content, scale, currency, open, onOpen }: Props) {
     </>
   );
   return (
-    <li
-      className={css.pocket}
-      style={scale.upright ? { width: Math.max(LEAST_WIDTH_PX, tall) } : undefined}
-      data-open={open || undefined}
-    >
+    <li className={css.pocket} data-open={open || undefined}>
       {step ? (
         <button
           type="button"

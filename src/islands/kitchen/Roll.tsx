@@ -1,9 +1,9 @@
 import { counted } from '../../core/formats/planSteps';
 import { useMediaQuery } from '@mantine/hooks';
-import { memo, useRef, type RefObject } from 'react';
+import { memo, type CSSProperties } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { OwnedFile } from '../../core/formats/kitchenFile';
-import type { Plan } from '../../core/formats/planFile';
+import type { Plan, PlanStep } from '../../core/formats/planFile';
 import { Pocket, type PocketContent } from './Pocket';
 import { Rule } from './Rule';
 import type { Scale } from './scale';
@@ -22,10 +22,9 @@ interface Props {
 }
 
 const DRAWN_HEIGHT_PX = 312;
-/** Pockets a wide window shows side by side. */
-const MOST_SEEN = 8;
-/** With less than this left beyond the edge the last pocket is seen whole. */
-const HEM_PX = 24;
+/** A pocket is at least so wide, and leaves so much beside its blade. */
+const LEAST_WIDTH_PX = 84;
+const BESIDE_BLADE_PX = 28;
 const NARROW_WIDTH_PX = 326;
 const LARGEST_PX_PER_MM = 0.9;
 
@@ -34,7 +33,9 @@ interface Group {
   items: PocketContent[];
 }
 
-/** What is kept, what is needed and what is wanted, pocket by pocket; empty groups are left out. */
+const isGivenAway = ({ action }: PlanStep) => action === 'retire';
+
+/** What is kept, needed, wanted and given away, pocket by pocket; empty groups are left out. */
 function groupsOf({ plan, owned, ownedFile, catalogue, inDoubt }: Props): Group[] {
   const contents = plan.steps.map((step): PocketContent => {
     const blade = step.owned !== undefined ? owned[step.owned] : step.model ? catalogue.get(step.model) : undefined;
@@ -55,8 +56,9 @@ function groupsOf({ plan, owned, ownedFile, catalogue, inDoubt }: Props): Group[
   });
   return [
     { name: 'Yours already', items: kept },
-    { name: 'Needs', items: contents.filter((c) => c.step?.need === 'need') },
-    { name: 'Wants', items: contents.filter((c) => c.step?.need === 'want') },
+    { name: 'Needs', items: contents.filter(({ step }) => step?.need === 'need' && !isGivenAway(step)) },
+    { name: 'Wants', items: contents.filter(({ step }) => step?.need === 'want' && !isGivenAway(step)) },
+    { name: 'Give away', items: contents.filter(({ step }) => step && isGivenAway(step)) },
   ].filter((group) => group.items.length > 0);
 }
 
@@ -70,59 +72,59 @@ function scaleOf(pockets: readonly PocketContent[], narrow: boolean): Scale {
   return { upright: !narrow, pxPerMm, handleMm, bladeMm };
 }
 
+/** Every pocket is as wide as the tallest blade needs. */
+const leastWidth = (pockets: readonly PocketContent[], { pxPerMm }: Scale) =>
+  Math.max(LEAST_WIDTH_PX, ...pockets.map(({ blade }) => (blade ? blade.heelHeightMm * pxPerMm + BESIDE_BLADE_PX : 0)));
+
 /** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
 export const Roll = memo(function Roll(props: Props) {
   const { plan, open, onOpen } = props;
-  const roll = useRef<HTMLElement>(null);
   const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
   const groups = groupsOf(props);
   const pockets = groups.flatMap(({ items }) => items);
   const scale = scaleOf(pockets, narrow);
   return (
-    <section ref={roll} className={css.roll} aria-label="Your knife roll" data-px-per-mm={scale.pxPerMm.toFixed(4)}>
-      {!narrow && pockets.length > MOST_SEEN && <Turn pockets={pockets.length} roll={roll} />}
+    <section
+      className={css.roll}
+      aria-label="Your knife roll"
+      data-px-per-mm={scale.pxPerMm.toFixed(4)}
+      style={{ '--least': `${leastWidth(pockets, scale)}px` } as CSSProperties}
+    >
       {groups.length === 0 && (
         <p className={css.empty}>Nothing to buy: what there is to spend buys no knife that would help.</p>
       )}
       <div className={css.laid}>
         {groups.length > 0 && <Rule scale={scale} />}
-        {groups.map(({ name, items }) => (
-          <div key={name} className={css.group} data-group={name} role="group" aria-label={name}>
-            <h2 className={css.seam}>{name}</h2>
-            <ol className={css.pockets}>
-              {items.map((content) => (
-                <Pocket
-                  key={content.key}
-                  content={content}
-                  scale={scale}
-                  currency={plan.currency}
-                  open={content.step !== null && content.step.order === open}
-                  onOpen={onOpen}
-                />
-              ))}
-            </ol>
-          </div>
-        ))}
+        <div className={css.groups}>
+          {groups.map(({ name, items }) => (
+            <div
+              key={name}
+              className={css.group}
+              data-group={name}
+              role="group"
+              aria-label={name}
+              style={{ '--pockets': items.length } as CSSProperties}
+            >
+              <h2 className={css.seam}>{name}</h2>
+              <ol className={css.pockets}>
+                {items.map((content) => (
+                  <Pocket
+                    key={content.key}
+                    content={content}
+                    scale={scale}
+                    currency={plan.currency}
+                    open={content.step !== null && content.step.order === open}
+                    onOpen={onOpen}
+                  />
+                ))}
+              </ol>
+            </div>
+          ))}
+        </div>
       </div>
     </section>
   );
 });
-
-/** Says that the roll is wider than the window, and turns it: on to the pockets that follow, and from the last back to the first. */
-function Turn({ pockets, roll }: { pockets: number; roll: RefObject<HTMLElement | null> }) {
-  const turn = () => {
-    const { scrollLeft = 0, clientWidth = 0, scrollWidth = 0 } = roll.current ?? {};
-    const isAtEnd = scrollLeft + clientWidth > scrollWidth - HEM_PX;
-    roll.current?.scrollTo({ left: isAtEnd ? 0 : scrollLeft + 0.8 * clientWidth });
-  };
-  return (
-    <div className={css.turns}>
-      <button type="button" className={css.turn} onClick={turn}>
-        {pockets} pockets: turn the roll
-      </button>
-    </div>
-  );
-}
 
 function titleOf(name: string, lengthMm: number | null, type: string | null): string {
   if (lengthMm === null) return name;

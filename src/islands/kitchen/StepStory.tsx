@@ -33,7 +33,8 @@ interface Props {
   /** The list of owned knives has no room for another. */
   isDrawerFull: boolean;
   /** The catalogue has changed. */
-  onCatalogue: () => Promise<void>;
+  /** The kitchen’s page for the counter. */
+  shop: string;
   /** Told what is about to be done, so that the kitchen as it was is kept. */
   onDone: (name: string) => void;
   onClose: () => void;
@@ -261,7 +262,7 @@ export default function StepStory({
   ready,
   update,
   isDrawerFull,
-  onCatalogue,
+  shop,
   onDone,
   onClose,
 }: Props) {
@@ -299,10 +300,7 @@ export default function StepStory({
         {step.takesOver.length > 0 && <TakesOver step={step} worker={worker} />}
       </div>
       {step.action === 'buy' && (
-        <InAnyShop
-          key={`${step.model ?? ''} ${plan.spent}`}
-          {...{ step, plan, ready, worker, catalogue, update, onCatalogue }}
-        />
+        <InAnyShop key={`${step.model ?? ''} ${plan.spent}`} {...{ step, plan, ready, worker, catalogue, shop }} />
       )}
     </section>
   );

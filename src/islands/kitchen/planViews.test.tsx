@@ -20,7 +20,8 @@ import { nameless, ODD, shown } from '../testing/shown';
 import BesidesThePlan from './BesidesThePlan';
 import { CoverageBar } from './CoverageBar';
 import CoverageStrip from './CoverageStrip';
-import { kitInWords, Next } from './Next';
+import { kitInWords } from './kitInWords';
+import { Next } from './Next';
 import { Roll } from './Roll';
 import StepStory from './StepStory';
 
@@ -51,7 +52,7 @@ const story = (answer: Answer, step: PlanStep, sure: Sure | null = null) =>
       plan={answer.plan}
       ready={false}
       isDrawerFull={false}
-      onCatalogue={() => Promise.resolve()}
+      shop="/kitchens/k/shop"
       onDone={update}
       onClose={update}
     />,
@@ -151,14 +152,27 @@ describe('the roll', () => {
     expect(roll.page.querySelectorAll('[data-owned]').length).toBeGreaterThanOrEqual(2);
   });
 
-  test('with nothing to buy and nothing owned says so, and turns only where it is wider than the window', () => {
+  test('with nothing to buy and nothing owned says so', () => {
     const bare = fileOf({ budget: { total: 0 } });
     expect(rollOf(answerOf(bare), bare).words).toMatch(/Nothing to buy/);
-    const many = fileOf({ owned: Array.from({ length: 9 }, () => ({ type: 'bread', condition: 'keen' as const })) });
-    expect(rollOf(answerOf(many), many).buttons.some((name) => /pockets: turn the roll/.test(name))).toBe(true);
-    expect(rollOf(answer, file).buttons.some((name) => /turn the roll/.test(name))).toBe(
-      answer.plan.steps.length + 1 > 8,
+  });
+
+  test('calls shipped models examples, names the offers of a shop, and keeps what is given away apart', () => {
+    const [step] = answer.plan.steps.filter(({ action }) => action === 'buy');
+    const model = step && catalogue.get(step.model ?? '');
+    if (!step || !model) throw new Error('nothing is bought');
+    expect(rollOf(answer, file).words).toContain(`e.g. ${model.maker}`);
+    const offered = new Map([[model.id, { ...model, maker: 'Corner shop' }]]);
+    const roll = shown(
+      <Roll
+        plan={{ ...answer.plan, steps: [step, { ...step, order: 2, need: 'want', action: 'retire', model: null }] }}
+        {...{ owned: [], ownedFile: [], catalogue: offered, inDoubt: null, open: null, onOpen: () => undefined }}
+      />,
     );
+    expect(roll.words).toContain('Corner shop');
+    expect(roll.words).not.toContain('e.g.');
+    const groups = roll.page.querySelectorAll('[data-group]').map((group) => group.getAttribute('data-group'));
+    expect(groups).toEqual(['Needs', 'Give away']);
   });
 });
 
@@ -220,31 +234,27 @@ describe('a plan for whoever has its link', () => {
   });
 });
 
-test('the kit in a sentence counts knives, names the first and says what is spent', () => {
+test('the kit in a sentence names every action in its order, and counts knives where they are many', () => {
   const { plan } = answerOf(fileOf({ budget: { total: 250 } }));
-  const said = kitInWords(plan);
-  const knives = plan.steps.filter(({ action }) => action === 'buy');
-  expect(said).toMatch(/^(One knife|Two|Three|Four|Five|Six|Seven)/);
-  expect(said).toContain('first');
-  expect(kitInWords({ ...plan, steps: knives.slice(0, 1) })).toMatch(/^One knife, a /);
-  expect(kitInWords({ ...plan, steps: [] })).toBe('Nothing to buy: what you have does it.');
-  const [own, ...others] = plan.steps.map((step) => ({ ...step, action: 'sharpen' as const }));
-  if (!own) throw new Error('nothing is planned');
-  // what is owned is put right before anything is bought
-  expect(kitInWords({ ...plan, steps: [own, ...others] })).toMatch(
-    /^Put \w+ knives right and buy none: \d+\s?% of your cutting done well\.$/,
+  const [buy] = plan.steps.filter(({ action }) => action === 'buy');
+  if (!buy) throw new Error('nothing is bought');
+  const step = (action: PlanStep['action'], type: string) => ({ ...buy, action, type });
+  const said = (...steps: PlanStep[]) => kitInWords({ ...plan, spent: 80, steps });
+  const result = /: \d+\s?% of your cutting done well for €80\.$/;
+  expect(said(step('sharpen', 'chef'), step('buy', 'bread'))).toMatch(
+    /^Sharpen the chef.s knife, then buy a bread knife: /,
   );
-  expect(kitInWords({ ...plan, steps: [own, ...plan.steps.slice(1)] })).toMatch(
-    /^Put one knife right, then buy \w+ knives, the [a-z’' ]+ first: /,
+  expect(said(step('buy', 'santoku'), step('buy', 'bread'), step('retire', 'cleaver'))).toMatch(
+    /^Buy a santoku and a bread knife, then give away the .*cleaver: /,
   );
-  expect(kitInWords({ ...plan, steps: [...knives, own] })).toMatch(
-    /^\w+ knives, the [a-z’' ]+ first, and one put right: /,
-  );
-  expect(kitInWords({ ...plan, steps: [own, ...knives.slice(0, 1), own] })).toMatch(
-    /^Put one knife right, then buy one knife, a [a-z’' ]+ and one more put right: /,
-  );
-  const service = { ...own, action: 'service' as const };
-  expect(kitInWords({ ...plan, steps: [service] })).toMatch(/^No knife to buy; \d+\s?% of your cutting done well\.$/);
+  const four = ['santoku', 'bread', 'paring', 'boning'].map((type) => step('buy', type));
+  expect(said(...four)).toMatch(/^Buy four knives, the santoku first: /);
+  expect(said(...four)).toMatch(result);
+  expect(said({ ...step('buy', 'santoku'), quantity: 2 })).toMatch(/^Buy 2 × santoku: /);
+  expect(said({ ...step('buy', 'santoku'), quantity: 7 })).toMatch(/^Buy seven knives, the santoku first: /);
+  expect(said(step('service', 'chef'))).toMatch(/^Arrange for sharpening: /);
+  expect(kitInWords({ ...plan, spent: 0, steps: [step('sharpen', 'chef')] })).not.toContain(' for ');
+  expect(said()).toBe('Nothing to buy: what you have does it.');
 });
 
 test('the next question is about money until that is said, in round amounts of the kitchen’s money', () => {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { fileOf } from '../../core/testing/trade';
-import { KeepMast } from '../keep/KeepMast';
 import { KitchenMast } from '../shared/KitchenMast';
-import { TryMast } from '../try/TryMast';
+import { PageHead } from '../shared/PageHead';
+import { STAGES } from '../shared/stages';
 import { nameless, ODD, shown } from '../testing/shown';
 import { Question } from './Question';
 import { type QuestionId, QUESTIONS } from './questions';
@@ -69,20 +69,31 @@ describe.each(ids)('the question %s', (id) => {
 describe('the way through a kitchen', () => {
   const mast = (kitchen: KitchenFile, here: Parameters<typeof KitchenMast>[0]['here']) =>
     shown(<KitchenMast kitchenId="k" kitchen={kitchen} here={here} name="Weir" />);
+  const STAGES_NAV = 'nav[aria-label="Stages of the work"] a';
   const lacking = (kitchen: KitchenFile) =>
-    mast(kitchen, 'plan')
-      .wordsOf('nav[aria-label="Views of this kitchen"] a')
+    mast(kitchen, '')
+      .wordsOf(STAGES_NAV)
       .filter((words) => words.includes('nothing said yet'))
       .map((words) => words.split(',')[0]?.trim());
 
-  test('leads to every view, the one that is open marked as such', () => {
+  test('leads through eight stages to every page, the one that is open marked as such', () => {
     const view = mast(fileOf(), 'edge');
-    const ways = view.page.querySelectorAll('nav[aria-label="Views of this kitchen"] a');
-    expect(new Set(ways.map((way) => way.getAttribute('href'))).size).toBe(ways.length);
-    expect(ways.every((way) => way.getAttribute('href')?.startsWith('/kitchens/k'))).toBe(true);
-    expect(view.wordsOf('a[aria-current=page]')).toEqual(['Sharpness']);
+    const paths = STAGES.flatMap(({ pages }) => pages.map(({ path }) => path));
+    expect(view.wordsOf(STAGES_NAV)).toHaveLength(8);
+    expect(new Set(paths).size).toBe(paths.length);
+    const more = view.page
+      .querySelectorAll('nav[aria-label="At hand"] details a')
+      .map((way) => way.getAttribute('href'));
+    expect(more).toEqual(paths.map((path) => (path === '' ? '/kitchens/k' : `/kitchens/k/${path}`)));
+    expect(view.wordsOf(`${STAGES_NAV}[aria-current]`)).toEqual(['Sharpness']);
     expect(mast(fileOf(), null).wordsOf('a[aria-current=page]')).toEqual([]);
     expect(nameless(view)).toEqual([]);
+  });
+
+  test('a phone has five ways under the thumb, the shop among them', () => {
+    const bar = 'nav[aria-label="At hand"] > :is(a, details)';
+    expect(mast(fileOf(), 'shop').wordsOf(bar)).toHaveLength(5);
+    expect(mast(fileOf(), 'shop').wordsOf('nav[aria-label="At hand"] > a[aria-current]')).toEqual(['In a shop']);
   });
 
   test('marks where nothing has been said yet, and no longer once something was', () => {
@@ -91,22 +102,11 @@ describe('the way through a kitchen', () => {
     expect(lacking(fileOf({ cooks: [{}], tools: ['peeler'], cooking: { cuisines: [{ id: 'italian' }] } }))).toEqual([]);
   });
 
-  test('ways beside one another lead on, the open one marked', () => {
-    const keep = shown(
-      <KeepMast id="k" here="keep/use" title="Which knife now">
-        Tap it.
-      </KeepMast>,
-    );
-    expect(keep.wordsOf('a[aria-current=page]')).toEqual(['Which knife now']);
-    expect(keep.page.querySelectorAll('nav a').map((way) => way.getAttribute('href'))).toContain(
-      '/kitchens/k/keep/wall',
-    );
-    const trying = shown(
-      <TryMast id="k" here="try/food" title="On the food">
-        Taste it.
-      </TryMast>,
-    );
-    expect(trying.wordsOf('a[aria-current=page]')).toEqual(['On the food']);
-    expect(trying.wordsOf('h1')).toEqual(['On the food']);
+  test('shows the pages of the stage that is open, and none where it has one page', () => {
+    const keep = mast(fileOf(), 'keep/use');
+    expect(keep.wordsOf('nav[aria-label="Storage: its pages"] a[aria-current=page]')).toEqual(['Which knife now']);
+    expect(keep.wordsOf(`${STAGES_NAV}[aria-current]`)).toEqual(['Storage']);
+    expect(mast(fileOf(), 'edge').wordsOf('nav[aria-label$=": its pages"]')).toEqual([]);
+    expect(shown(<PageHead here="try">Tape it.</PageHead>).wordsOf('h1')).toEqual(['Try at life size']);
   });
 });

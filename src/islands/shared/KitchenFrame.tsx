@@ -7,8 +7,8 @@ import type { StoredKitchen } from '../../client/kitchens';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { Dress } from './Dress';
 import css from './KitchenFrame.module.css';
-import type { ViewId } from './KitchenMast';
 import { KitchenMast } from './KitchenMast';
+import type { PagePath } from './stages';
 import { isTyping } from './typing';
 import type { KitchenEdits, SaveState } from './useKitchen';
 import { useKitchen } from './useKitchen';
@@ -24,7 +24,7 @@ const SAVE_WORDS: Record<SaveState, string> = {
 
 interface Props {
   stored: StoredKitchen;
-  here: ViewId;
+  here: PagePath | null;
   /** Further tools in the masthead. */
   tools?: ReactNode;
   children: (edits: KitchenEdits, worker: Remote<KitchenWorker>) => ReactNode;

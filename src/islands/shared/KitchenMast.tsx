@@ -1,83 +1,120 @@
 import { useMemo, type ReactNode } from 'react';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
+import { isAnswered } from '../../core/kitchen/nextQuestion';
 import { dueBy } from './dueDays';
 import css from './KitchenMast.module.css';
 import { Masthead } from './Masthead';
+import { addressOf, AT_HAND, pageAt, STAGES, stageOf, type PagePath, type Stage } from './stages';
 import { today } from './today';
-import { isAnswered } from '../../core/kitchen/nextQuestion';
 
-/** The views of a kitchen in the order of the work; those after the plan belong to it. */
-const VIEWS = [
-  { id: 'cooks', path: '/cooks', name: 'Cooks' },
-  { id: 'cutting', path: '/cutting', name: 'Cutting' },
-  { id: 'drawer', path: '/drawer', name: 'Drawer' },
-  { id: 'plan', path: '', name: 'Plan' },
-  { id: 'try', path: '/try', name: 'Try' },
-  { id: 'keep', path: '/keep', name: 'Storage' },
-  { id: 'edge', path: '/edge', name: 'Sharpness' },
-  { id: 'schools', path: '/schools', name: 'Schools of thought' },
-  { id: 'what-if', path: '/what-if', name: 'What if' },
-  { id: 'match', path: '/match', name: 'Knives by task' },
-  { id: 'compare', path: '/compare', name: 'Compare knives' },
-  { id: 'paper', path: '/paper', name: 'Print & share' },
-] as const;
-export type ViewId = (typeof VIEWS)[number]['id'];
-const OF_THE_PLAN: readonly ViewId[] = ['schools', 'what-if', 'match', 'compare', 'paper'];
-
-/** Views in which nothing has been said yet. */
-const lackingIn = (kitchen: KitchenFile): readonly ViewId[] => [
-  ...(kitchen.cooks ? [] : (['cooks'] as const)),
-  ...(isAnswered('cooking', kitchen) ? [] : (['cutting'] as const)),
-  ...(kitchen.owned?.length || kitchen.tools?.length ? [] : (['drawer'] as const)),
+/** Stages in which nothing has been said yet. */
+const lackingIn = (kitchen: KitchenFile): readonly Stage['name'][] => [
+  ...(kitchen.cooks ? [] : (['Cooks'] as const)),
+  ...(isAnswered('cooking', kitchen) ? [] : (['Cutting'] as const)),
+  ...(kitchen.owned?.length || kitchen.tools?.length ? [] : (['Drawer'] as const)),
 ];
 
-/** The masthead of a kitchen's views: its name, whatever the view puts beside it, and the way to the others. */
-export function KitchenMast({
-  kitchenId,
-  kitchen,
-  here,
-  name,
-  children,
-}: {
+interface Props {
   kitchenId: string;
   kitchen: KitchenFile;
-  here: ViewId | null;
+  /** The page that is open; null where none of them is. */
+  here: PagePath | null;
   /** The name as text or as a field. */
   name: ReactNode;
   children?: ReactNode;
-}) {
-  const lacking = lackingIn(kitchen);
-  const due = useMemo(() => dueBy(kitchenId, today()), [kitchenId]);
-  const isOfPlan = here === 'plan' || here === null || OF_THE_PLAN.includes(here);
+}
+
+/** The head of a kitchen's pages: its name, whatever the page puts beside it, the stages of the work and the pages of this one. */
+export function KitchenMast({ kitchenId, kitchen, here, name, children }: Props) {
+  const stage = here === null ? null : stageOf(here);
+  const signs = useSigns(kitchenId, kitchen);
   return (
     <>
       <Masthead>
         {typeof name === 'string' ? <strong className={css.name}>{name}</strong> : name}
         {children}
       </Masthead>
-      <nav className={css.views} aria-label="Views of this kitchen" data-bar data-planning={isOfPlan || undefined}>
-        {VIEWS.map(({ id, path, name: view }) => (
+      <nav className={css.stages} aria-label="Stages of the work" data-way>
+        {STAGES.map((each) => (
           <a
-            key={id}
-            href={`/kitchens/${kitchenId}${path}`}
-            aria-current={id === here ? 'page' : undefined}
-            data-within={OF_THE_PLAN.includes(id) || undefined}
+            key={each.name}
+            href={addressOf(kitchenId, each.pages[0].path)}
+            aria-current={each.pages[0].path === here ? 'page' : each === stage || undefined}
           >
-            {view}
-            {id === 'edge' && due.length > 0 && (
-              <span className={css.due} title={due.map(({ title }) => title).join('; ')}>
-                <span className="visually-hidden">, due: </span>
-                {due.length}
-              </span>
-            )}
-            {lacking.includes(id) && (
-              <span className={css.lacks} title="Nothing said yet: usual values are assumed">
-                <span className="visually-hidden">, nothing said yet</span>
-              </span>
-            )}
+            {each.name}
+            {signs(each)}
           </a>
         ))}
       </nav>
+      {stage && stage.pages.length > 1 && (
+        <nav className={css.pages} aria-label={`${stage.name}: its pages`} data-way>
+          <Pages {...{ kitchenId, here, stage }} />
+        </nav>
+      )}
+      <AtHand {...{ kitchenId, here, signs }} />
     </>
+  );
+}
+
+const Pages = ({ kitchenId, here, stage }: Pick<Props, 'kitchenId' | 'here'> & { stage: Stage }) =>
+  stage.pages.map(({ path, name }) => (
+    <a key={path} href={addressOf(kitchenId, path)} aria-current={path === here ? 'page' : undefined}>
+      {name}
+    </a>
+  ));
+
+/** What stands beside the name of a stage: how many edges are due, or that nothing has been said. */
+function useSigns(kitchenId: string, kitchen: KitchenFile): (stage: Stage) => ReactNode {
+  const lacking = lackingIn(kitchen);
+  const due = useMemo(() => dueBy(kitchenId, today()), [kitchenId]);
+  return function Signs({ name }) {
+    if (name === 'Sharpness' && due.length > 0)
+      return (
+        <span className={css.due} title={due.map(({ title }) => title).join('; ')}>
+          <span className="visually-hidden">, due: </span>
+          {due.length}
+        </span>
+      );
+    if (!lacking.includes(name)) return null;
+    return (
+      <span className={css.lacks} title="Nothing said yet: usual values are assumed">
+        <span className="visually-hidden">, nothing said yet</span>
+      </span>
+    );
+  };
+}
+
+/** The bar under the thumb of a phone: what is used at the counter and the board, and the way to everything else. */
+function AtHand({
+  kitchenId,
+  here,
+  signs,
+}: Pick<Props, 'kitchenId' | 'here'> & { signs: (stage: Stage) => ReactNode }) {
+  const isElsewhere = here === null || !AT_HAND.some((path) => path === here);
+  return (
+    <nav className={css.atHand} aria-label="At hand" data-way data-bar>
+      {AT_HAND.map((path) => (
+        <a key={path} href={addressOf(kitchenId, path)} aria-current={path === here ? 'page' : undefined}>
+          {path === '' ? 'Plan' : pageAt(path).name}
+          {signs(stageOf(path))}
+        </a>
+      ))}
+      <details className={css.more} data-here={isElsewhere || undefined}>
+        <summary>More</summary>
+        <ul>
+          {STAGES.map((stage) => (
+            <li key={stage.name}>
+              <b>
+                {stage.name}
+                {signs(stage)}
+              </b>
+              <span>
+                <Pages {...{ kitchenId, here, stage }} />
+              </span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </nav>
   );
 }

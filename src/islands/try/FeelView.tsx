@@ -16,19 +16,19 @@ import { useLengths } from '../shared/units';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { choicesOf, Pick } from './choices';
-import { TryMast, TryPage } from './TryMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import css from './FeelView.module.css';
 
 /** A knife one knows made to feel like one only seen in the plan. */
 export default function FeelView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="try">
-      {({ kitchen }, worker) => <Feel id={stored.id} kitchen={kitchen} worker={worker} />}
+    <KitchenFrame stored={stored} here="try/feel">
+      {({ kitchen }, worker) => <Feel kitchen={kitchen} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
+function Feel({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [picked, setPicked] = useState<{ known: string | null; other: string | null }>({ known: null, other: null });
   const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
@@ -38,10 +38,10 @@ function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worke
   const known = all.find(({ ref }) => ref === picked.known) ?? choices?.drawer[0] ?? all[0];
   const other = all.find(({ ref }) => ref === picked.other) ?? choices?.planned[0] ?? choices?.models[0];
   return (
-    <TryPage>
-      <TryMast id={id} here="try/feel" title="Feel it with coins">
+    <ColumnPage>
+      <PageHead here="try/feel">
         A knife you know, made to feel as heavy and balanced as one you have only seen: coins taped where they belong.
-      </TryMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!choices && !trouble && <Working>Fetching the knives</Working>}
       {choices && known && other && (
@@ -69,7 +69,7 @@ function Feel({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worke
           />
         </>
       )}
-    </TryPage>
+    </ColumnPage>
   );
 }
 

@@ -16,14 +16,14 @@ import { choicesOf, type Choices } from './choices';
 import { FoodResult } from './FoodResult';
 import { NewTrial } from './NewTrial';
 import { RunSheet } from './RunSheet';
-import { TryMast, TryPage } from './TryMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import css from './FoodView.module.css';
 
 /** Knives tried against each other on this kitchen's own foods. */
 export default function FoodView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="try">
-      {(edits, worker) => <OnFood id={stored.id} edits={edits} worker={worker} />}
+    <KitchenFrame stored={stored} here="try/food">
+      {(edits, worker) => <OnFood edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
@@ -34,7 +34,7 @@ const nameOfTried = ({ model, owned }: TriedKnife, choices: Choices): string =>
     ? (choices.models.find(({ ref }) => ref === model)?.name ?? model ?? 'Knife')
     : (choices.drawer[owned]?.name ?? 'Owned knife');
 
-function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function OnFood({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const choices = useMemo(() => (answer ? choicesOf(answer, catalogue) : null), [answer, catalogue]);
@@ -43,12 +43,12 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const trial = open === null ? undefined : trials[open];
   const put = (at: number, next: BenchTrialFile | null) => update((file) => benchTried(file, at, next));
   return (
-    <TryPage>
+    <ColumnPage>
       {!trial && (
-        <TryMast id={id} here="try/food" title="On the food">
+        <PageHead here="try/food">
           A knife on trial beside one or two you know, on your own foods, in turn and equally sharp. What you find
           counts over what the figures say.
-        </TryMast>
+        </PageHead>
       )}
       {trouble && <p role="alert">{trouble}</p>}
       {!choices && !trouble && <Working>Fetching the knives</Working>}
@@ -85,7 +85,7 @@ function OnFood({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           )}
         </>
       )}
-    </TryPage>
+    </ColumnPage>
   );
 }
 

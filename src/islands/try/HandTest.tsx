@@ -58,7 +58,7 @@ interface Props {
 }
 
 /** One knife held for two minutes: check after check, then the verdict. */
-export function HandTest({ kitchen, test, catalogue, worker, answer, onChange, onLeave }: Props) {
+export default function HandTest({ kitchen, test, catalogue, worker, answer, onChange, onLeave }: Props) {
   const blade = useTestBlade(test, catalogue, worker);
   const holder = holderOf(kitchen, test);
   const checks = checksFor(handChecks, holder, roleOf(test, catalogue));
@@ -133,7 +133,7 @@ interface CheckProps {
   onAnswer: (id: string) => void;
 }
 
-/** What to look for, drawn, and the answers with what each means. */
+/** What to look for, drawn, and the answers; what one means stands under it only once it was given, so that it does not lead. */
 function Check({ kitchen, test, check, blade, holder, heading, onAnswer }: CheckProps) {
   const hand = handOf(kitchen.cooks?.[test.cook ?? 0]);
   return (
@@ -147,7 +147,7 @@ function Check({ kitchen, test, check, blade, holder, heading, onAnswer }: Check
         {check.answers.map(({ id, label }) => (
           <button key={id} type="button" aria-pressed={test.answers[check.id] === id} onClick={() => onAnswer(id)}>
             <b>{label}</b>
-            <span>{meaning(check, id, holder)}</span>
+            {test.answers[check.id] === id && <span>{meaning(check, id, holder)}</span>}
           </button>
         ))}
       </div>
@@ -155,7 +155,7 @@ function Check({ kitchen, test, check, blade, holder, heading, onAnswer }: Check
   );
 }
 
-/** What an answer means, beside it. */
+/** What an answer means. */
 function meaning(check: HandCheck, answer: string, holder: Holder): string {
   const found = consequenceOf(check, answer, holder);
   if (!found || found.verdict === 'open') return 'leaves it open';

@@ -11,21 +11,21 @@ import type { KitchenEdits } from '../shared/useKitchen';
 import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { choicesOf } from './choices';
-import { HandTest } from './HandTest';
+import HandTest from './HandTest';
 import { HeldTable } from './HeldTable';
-import { TryMast, TryPage } from './TryMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import { WhichKnife } from './WhichKnife';
 
 /** Knives held for two minutes, one check after another. */
 export default function HandView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="try">
-      {(edits, worker) => <InHand id={stored.id} edits={edits} worker={worker} />}
+    <KitchenFrame stored={stored} here="try/hand">
+      {(edits, worker) => <InHand edits={edits} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+function InHand({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
   const { kitchen, update } = edits;
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [open, setOpen] = useState<number | null>(null);
@@ -39,12 +39,11 @@ function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
     );
   };
   return (
-    <TryPage>
+    <ColumnPage>
       {!test && (
-        <TryMast id={id} here="try/hand" title="In the hand">
-          Two minutes in a shop or on loan, before paying. Each answer says what it means; the verdict goes into the
-          plan.
-        </TryMast>
+        <PageHead here="try/hand">
+          Two minutes in a shop or on loan, before paying. The verdict comes at the end and goes into the plan.
+        </PageHead>
       )}
       {trouble && <p role="alert">{trouble}</p>}
       {!choices && !trouble && <Working>Fetching the knives</Working>}
@@ -72,6 +71,6 @@ function InHand({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           )}
         </>
       )}
-    </TryPage>
+    </ColumnPage>
   );
 }

@@ -22,7 +22,7 @@ import { usePlanner } from '../shared/usePlanner';
 import { Working } from '../shared/Working';
 import { handOf } from '../shared/hand';
 import { choicesOf, Pick, type Choice } from './choices';
-import { TryMast, TryPage } from './TryMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import css from './LifeSizeView.module.css';
 import { figure } from '../../core/text/figure';
 
@@ -34,12 +34,12 @@ const BOARD = 14;
 export default function LifeSizeView({ stored }: { stored: StoredKitchen }) {
   return (
     <KitchenFrame stored={stored} here="try">
-      {({ kitchen }, worker) => <LifeSize id={stored.id} kitchen={kitchen} worker={worker} />}
+      {({ kitchen }, worker) => <LifeSize kitchen={kitchen} worker={worker} />}
     </KitchenFrame>
   );
 }
 
-function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
+function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<KitchenWorker> }) {
   const { answer, catalogue, trouble } = usePlanner(kitchen, worker, { robustness: false });
   const [scale, keepScale] = useScreenScale();
   const [calibrating, setCalibrating] = useState(false);
@@ -49,10 +49,10 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
   const first = all.find(({ ref }) => ref === picked[0]) ?? all[0];
   const second = all.find(({ ref }) => ref === picked[1]) ?? null;
   return (
-    <TryPage>
-      <TryMast id={id} here="try" title="Try at life size">
+    <ColumnPage>
+      <PageHead here="try">
         Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
-      </TryMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!choices && !trouble && <Working>Fetching the knives</Working>}
       {choices && first && (
@@ -86,7 +86,7 @@ function LifeSize({ id, kitchen, worker }: { id: string; kitchen: KitchenFile; w
           <OnPaper kitchen={kitchen} knives={[...choices.drawer, ...choices.planned]} />
         </>
       )}
-    </TryPage>
+    </ColumnPage>
   );
 }
 

@@ -16,14 +16,14 @@ import { Working } from '../shared/Working';
 import { day } from '../shared/words';
 import { choicesOf } from './choices';
 import { GuideDrawing, type Guide } from './GuideDrawing';
-import { PhotoMeasure } from './PhotoMeasure';
-import { TryMast, TryPage } from './TryMast';
+import PhotoMeasure from './PhotoMeasure';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import css from './MeasureView.module.css';
 
 /** An owned knife measured with ruler, scale and callipers, or from a photo beside a bank card. */
 export default function MeasureView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="try">
+    <KitchenFrame stored={stored} here="try/measure">
       {(edits, worker) => <Measure id={stored.id} edits={edits} worker={worker} />}
     </KitchenFrame>
   );
@@ -37,11 +37,11 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   const knife = kitchen.owned?.[at];
   const blade = drawer?.[at]?.blade;
   return (
-    <TryPage>
-      <TryMast id={id} here="try/measure" title="Measure yours">
+    <ColumnPage>
+      <PageHead here="try/measure">
         Until you measure it, a knife of the drawer is taken for the usual build of its kind. What you measure is used
         instead, everywhere.
-      </TryMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!drawer && !trouble && <Working>Fetching the drawer</Working>}
       {drawer?.length === 0 && (
@@ -74,7 +74,7 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
           <Losses profiles={knife.profiles ?? []} />
         </>
       )}
-    </TryPage>
+    </ColumnPage>
   );
 }
 

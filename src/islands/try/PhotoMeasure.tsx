@@ -25,7 +25,7 @@ interface Pointed {
 }
 
 /** A photo of a knife beside a bank card, measured in the browser: nothing is sent anywhere. */
-export function PhotoMeasure({ worker, blade, onUse }: Props) {
+export default function PhotoMeasure({ worker, blade, onUse }: Props) {
   const [pointed, setPointed] = useState<Pointed | null>(null);
   const { trouble, working, trying: read } = useTrying('The photo could not be read.');
   const take = (pixels: ImageData, points = beginOn(pixels)) =>

@@ -14,7 +14,7 @@ import { useAsked } from '../shared/useAsked';
 import { useCatalogue } from '../shared/useCatalogue';
 import { Working } from '../shared/Working';
 import { money, percent, typeName } from '../shared/words';
-import { TryMast, TryPage } from './TryMast';
+import { ColumnPage, PageHead } from '../shared/PageHead';
 import css from './WishView.module.css';
 
 type Wish = (typeof WISHES)[number];
@@ -46,7 +46,7 @@ const MOST_SHOWN = 24;
 /** What a cook would like of a knife, most wanted first, and the knives that go furthest with it. */
 export default function WishView({ stored }: { stored: StoredKitchen }) {
   return (
-    <KitchenFrame stored={stored} here="try">
+    <KitchenFrame stored={stored} here="try/wishes">
       {(edits, worker) => <Wishes id={stored.id} edits={edits} worker={worker} />}
     </KitchenFrame>
   );
@@ -65,11 +65,11 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const { found, trouble } = useWished(edits, worker);
   const wishes = kitchen.wishes ?? [];
   return (
-    <TryPage>
-      <TryMast id={id} here="try/wishes" title="Wish list">
+    <ColumnPage>
+      <PageHead here="try/wishes">
         What you would like of a knife, most wanted first. It is kept and looked up again whenever the catalogue grows;
         it never changes a score or the plan.
-      </TryMast>
+      </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       <Wanted
         wishes={wishes}
@@ -77,7 +77,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
       />
       {!found && !trouble && <Working>Looking through the catalogue</Working>}
       {wishes.length > 0 && found && <Furthest id={id} found={found} />}
-    </TryPage>
+    </ColumnPage>
   );
 }
 

@@ -14,7 +14,7 @@ import type { PlanningContext } from '../context/planningContext';
 import { byWishes } from '../../fit/wishes';
 import { isInNumbers } from '../search/worth';
 import { usefulness } from '../demand/usefulness';
-import { lowerFirst, upperFirst } from '../../text/case';
+import { listed, lowerFirst, upperFirst } from '../../text/case';
 import { figure } from '../../text/figure';
 
 /** Below this a task is badly served, from this on done well (handbook 4, words for scores). */
@@ -54,13 +54,10 @@ export function lengthWanted(context: PlanningContext): LengthBand {
   };
 }
 
-const list = (words: string[]) =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
-
 /** Joins task names into running text: "slice carrots, dice onions and mince herbs". */
 export function taskNames(loads: readonly TaskLoad[], most = 4): string {
   const names = loads.slice(0, most).map(({ task }) => lowerFirst(task.name));
-  return list(loads.length > most ? [...names, `${loads.length - most} more`] : names);
+  return listed(loads.length > most ? [...names, `${loads.length - most} more`] : names);
 }
 
 /** Why a step is in the plan: sentences with their figures. `gain`, `priceMinor`: of all its pieces. */
@@ -187,7 +184,7 @@ function wishWords({ kitchen, sold }: PlanningContext, blade: BladeTraits): stri
   const found = byWishes(kitchen.wishes, general).find((each) => each.blade === blade);
   if (!found) return [];
   const words = (keep: (share: number) => boolean) =>
-    list(found.each.filter(({ share }) => keep(share)).map(({ wish }) => wish.replaceAll('-', ' ')));
+    listed(found.each.filter(({ share }) => keep(share)).map(({ wish }) => wish.replaceAll('-', ' ')));
   const has = words((share) => share >= REASON.wishMet.value);
   const lacks = words((share) => share < REASON.wishMissed.value);
   return [
@@ -236,7 +233,7 @@ function lengthWords(context: PlanningContext, blade: BladeTraits): string {
   );
   const off = outside(lengthMm, nearest);
   const suited = off === 0 ? wishes.filter((each) => outside(lengthMm, each) === 0) : [nearest];
-  const wanted = list(suited.map(({ wants, fromMm, toMm }) => `${wants}, ${fromMm}–${toMm} mm`));
+  const wanted = listed(suited.map(({ wants, fromMm, toMm }) => `${wants}, ${fromMm}–${toMm} mm`));
   if (off === 0) return `${lengthMm} mm lies in the length ${wanted}.`;
   const working = Math.round(workingLengthMm(blade));
   const flat = off < 0 && working >= nearest.fromMm ? `; flat enough to work like ${working} mm` : '';

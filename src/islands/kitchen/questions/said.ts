@@ -5,7 +5,7 @@ import { isAnswered } from '../../../core/kitchen/nextQuestion';
 import { CATALOGUE_CURRENCY } from '../../../core/money/currency';
 import { PRACTICE, SHARPENED_BY, type SaidAnswer } from '../../shared/choices';
 import { money, typeName } from '../../shared/words';
-import { lowerFirst } from '../../../core/text/case';
+import { listed, lowerFirst } from '../../../core/text/case';
 
 /** What a kitchen has said, a sentence for each part of the questions; what is assumed is told as such. */
 
@@ -18,7 +18,7 @@ function few(names: readonly string[], most = 3): string {
   const shown = names.slice(0, most);
   const more = names.length - shown.length;
   if (more > 0) return `${shown.join(', ')} and ${more} more`;
-  return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1) ?? ''}`;
+  return listed(shown);
 }
 const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 

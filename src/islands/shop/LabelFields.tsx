@@ -7,7 +7,7 @@ import type { Label } from '../../core/kit/label/label';
 import { FIGURE_WORDS } from '../../core/formats/figures';
 import { upperFirst } from '../../core/text/case';
 import { Figure, LengthFigure, MoneyFigure } from '../shared/NumberField';
-import css from './InAnyShop.module.css';
+import css from './Shop.module.css';
 
 /** Figures beside length and price that a label may tell, with the steps of their fields. */
 const FIGURES = [
