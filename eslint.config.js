@@ -11,7 +11,8 @@ const LAYERS = {
   layouts: ['styles'],
   islands: ['islands', 'workers', 'client', 'core', 'data'],
   workers: ['workers', 'client', 'core', 'data'],
-  client: ['client', 'core'],
+  client: ['client', 'offline', 'core'],
+  offline: ['offline'],
   paper: ['paper', 'core'],
   threads: ['threads', 'server', 'paper', 'core', 'data'],
   server: ['server', 'db', 'core', 'data'],
@@ -60,11 +61,13 @@ const elements = [
     pattern: `src/core/${name}/**`,
     partialMatch: false,
   })),
-  ...['pages', 'layouts', 'islands', 'workers', 'client', 'paper', 'threads', 'server', 'db', 'styles'].map((type) => ({
-    type,
-    pattern: `src/${type}/**`,
-    partialMatch: false,
-  })),
+  ...['pages', 'layouts', 'islands', 'workers', 'client', 'offline', 'paper', 'threads', 'server', 'db', 'styles'].map(
+    (type) => ({
+      type,
+      pattern: `src/${type}/**`,
+      partialMatch: false,
+    }),
+  ),
   { type: 'data', pattern: 'data/**', partialMatch: false },
   { type: 'cli', pattern: 'cli/**', partialMatch: false },
 ];

@@ -55,6 +55,8 @@ const { handler } = (await import(pathToFileURL(entry).href)) as {
   handler: (request: IncomingMessage, response: ServerResponse) => Promise<void>;
 };
 
+/** Files by which a browser learns of a new version. */
+const FRESH: ReadonlySet<string> = new Set(['/serviceWorker.js', '/manifest.webmanifest']);
 const client = join(dirname(entry), '..', 'client');
 const files = existsSync(client)
   ? sirv(client, {
@@ -65,7 +67,10 @@ const files = existsSync(client)
         response.setHeader('content-security-policy', FILE_POLICY);
         // what the build makes has its content in its name
         const lasting = path.startsWith('/assets/');
-        response.setHeader('cache-control', lasting ? 'public, max-age=31536000, immutable' : 'public, max-age=3600');
+        response.setHeader(
+          'cache-control',
+          FRESH.has(path) ? 'no-cache' : lasting ? 'public, max-age=31536000, immutable' : 'public, max-age=3600',
+        );
         response.setHeader('vary', 'accept-encoding');
       },
     })

@@ -13,6 +13,7 @@ import { isTyping } from './typing';
 import type { KitchenEdits, SaveState } from './useKitchen';
 import { useKitchen } from './useKitchen';
 import { useKitchenWorker } from './useKitchenWorker';
+import { useLatest, useOffline } from './useOffline';
 
 const SAVE_WORDS: Record<SaveState, string> = {
   saved: 'Saved',
@@ -32,11 +33,8 @@ interface Props {
 
 /** What every view that changes a kitchen shares: its name, undo and redo, whether it is saved, and what to do when it is not. */
 export function KitchenFrame(props: Props) {
-  return (
-    <Dress>
-      <Frame {...props} />
-    </Dress>
-  );
+  const stored = useLatest(props.stored);
+  return <Dress>{stored && <Frame {...props} stored={stored} />}</Dress>;
 }
 
 function useUndoKeys({ undo, redo }: KitchenEdits): void {
@@ -61,6 +59,7 @@ function Frame({ stored, here, tools, children }: Props) {
   const edits = useKitchen(stored, worker);
   const { kitchen, update, state, why, fromElsewhere, settle } = edits;
   useUndoKeys(edits);
+  const startNewVersion = useOffline(stored.id);
 
   return (
     <>
@@ -91,6 +90,7 @@ function Frame({ stored, here, tools, children }: Props) {
 
       {children(edits, worker)}
       <SaveNotice {...{ state, why, settle }} />
+      {startNewVersion && <NewVersion onStart={startNewVersion} />}
       {failed && <Broken />}
     </>
   );
@@ -104,6 +104,22 @@ function Notice({ children }: { children: ReactNode }) {
         {children}
       </div>
     </div>
+  );
+}
+
+function NewVersion({ onStart }: { onStart: () => void }) {
+  const [isLater, setLater] = useState(false);
+  if (isLater) return null;
+  return (
+    <Notice>
+      <p>A new version of Scabbard is ready. Starting it loads this page again; nothing is lost.</p>
+      <Button size="xs" onClick={onStart}>
+        Start it
+      </Button>
+      <Button size="xs" variant="default" onClick={() => setLater(true)}>
+        Later
+      </Button>
+    </Notice>
   );
 }
 

@@ -3,6 +3,7 @@ import type { Remote } from 'comlink';
 import { useCallback, useState } from 'react';
 import { typeNames } from '../../../data/names';
 import type { StoredKitchen } from '../../client/kitchens';
+import { canKeep } from '../../client/offline';
 import type { StepBrief } from '../../core/formats/briefFile';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import { handTested } from '../../core/kitchen/deeds';
@@ -70,6 +71,12 @@ function Shop({ edits: { kitchen, update }, worker, order }: Props) {
         <h1>{titleOf('shop')}</h1>
         {(trouble ?? noBrief) && <p role="alert">{trouble ?? noBrief}</p>}
         {!answer && !trouble && <Working>Looking up what you still need</Working>}
+        {!canKeep() && (
+          <p className="faded">
+            This page needs a network: it is not served over a secure connection (https), so it cannot be kept on this
+            device.
+          </p>
+        )}
       </header>
       {answer && (
         <>

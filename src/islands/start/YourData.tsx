@@ -17,6 +17,7 @@ import {
   WORKSPACE_FILE,
   type DeletedKitchen,
 } from '../../client/workspace';
+import { forgetKept } from '../../client/offline';
 import { forgetDevice } from '../shared/device';
 import { Dialog } from '../shared/Dialog';
 import { faultsIn } from '../shared/faultsIn';
@@ -152,6 +153,7 @@ function Told({ told }: { told: string }) {
 async function forget(): Promise<void> {
   await forgetEverything();
   forgetDevice();
+  await forgetKept();
   toStart();
 }
 
