@@ -87,17 +87,18 @@ test('every task but the odd jobs is reached by some dish, and every tool named 
   }
 });
 
-test('the sample kitchens read cleanly and get three different, useful plans', () => {
+test('the sample kitchens read cleanly and get different, useful plans', () => {
   const plans = samples.map(({ id }) => {
     const file = readKitchenText(readFileSync(join(here, 'kitchens', `${id}.json`), 'utf8'));
     completeKitchen(file, reference, shippedModels);
     return planKitchen(file, reference, shippedModels, { perturbed: 0 });
   });
   const kits = plans.map((p) => p.steps.map((s) => s.model ?? s.type).join());
-  expect(new Set(kits).size).toBe(3);
+  expect(new Set(kits).size).toBe(samples.length);
   for (const p of plans) {
     expect(p.coverage.all).toBeGreaterThan(0.75);
-    expect(p.coverage.all).toBeGreaterThan(p.coverage.now + 0.3);
+    // little is owned in most of them, nearly enough in one
+    expect(p.coverage.all).toBeGreaterThan(p.coverage.now + 0.1);
   }
 });
 

@@ -12,4 +12,9 @@ export const samples = [
     id: 'saltstair-supper-house',
     about: 'A trained cook with large hands who breaks whole fish for eight, sharpens on stones and has €650.',
   },
+  {
+    id: 'heronsgate-household',
+    about:
+      'Two cooks, one left-handed, who sharpen on stones: with a diary, a trial, a block, a drawer and a travel roll.',
+  },
 ];

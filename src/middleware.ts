@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
+import { beginPlanning } from './threads/planning';
 import { outage } from './server/failures';
 import { beginHousekeeping } from './server/housekeeping';
 import { Answer, failed, problem } from './server/http';
@@ -63,7 +64,7 @@ let begun = false;
 function begin(): void {
   if (begun) return;
   begun = true;
-  for (const each of [beginHousekeeping, beginReading, beginMaking]) startLater(each);
+  for (const each of [beginHousekeeping, beginReading, beginMaking, beginPlanning]) startLater(each);
 }
 
 export const onRequest = defineMiddleware(async (context, next) => {

@@ -18,7 +18,7 @@ const PICTURES = [
   { name: 'start', view: WIDE },
   { name: 'roll', view: WIDE, sample: 'Saltstair' },
   { name: 'reason', view: WIDE, sample: 'Millrace', act: openReason },
-  { name: 'brief', view: NARROW, sample: 'Millrace', act: openBrief },
+  { name: 'shop', view: NARROW, sample: 'Millrace', act: judgeInShop },
   { name: 'cooks', view: WIDE, sample: 'Millrace', act: openPage('cooks', 'svg[aria-label^="Drawn to scale"]') },
   { name: 'cutting', view: WIDE, sample: 'Millrace', act: openPage('cutting', '#load') },
   { name: 'drawer', view: WIDE, sample: 'Millrace', act: openPage('drawer', '[aria-label="Length of the edge"]') },
@@ -62,14 +62,14 @@ async function openReason(page) {
   );
 }
 
-async function openBrief(page) {
-  await page.click('[data-pocket="1"]');
-  const ask = await page.waitForSelector('xpath///button[.//span[text()="What to look for"]]');
-  await ask.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-  await ask.click();
-  await page.waitForSelector('[aria-labelledby="shop"] svg');
-  await page.$eval('#shop', (e) => e.scrollIntoView());
-  await new Promise((resolve) => setTimeout(resolve, 600));
+async function judgeInShop(page) {
+  await openPage('shop', 'form[aria-labelledby="seen"]')(page);
+  await page.type('form textarea', 'Santoku, blade 17 cm, 140 g, stainless, €69');
+  await page.waitForSelector('form button[type="submit"]:not([data-loading])');
+  await new Promise((resolve) => setTimeout(resolve, 800));
+  await page.click('form button[type="submit"]');
+  await page.waitForSelector('[data-word]');
+  await page.$eval('form button[type="submit"]', (e) => scrollTo(0, e.getBoundingClientRect().top + scrollY - 120));
 }
 
 /** Goes to another page of the kitchen and waits for what it shows. */

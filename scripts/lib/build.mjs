@@ -86,7 +86,7 @@ export async function ensureBuild() {
     );
     // the server process and the programs of its threads stand beside the pages
     await bundle('scripts/server/process.ts', join(fresh, 'server', 'process.mjs'), OUTSIDE);
-    for (const program of ['reader', 'maker'])
+    for (const program of ['reader', 'maker', 'planner'])
       await bundle(`src/threads/${program}.ts`, join(fresh, 'server', 'threads', `${program}.mjs`), OUTSIDE);
     compressFiles(join(fresh, 'client'));
     renameSync(fresh, folder);

@@ -3,7 +3,10 @@ import { join } from 'node:path';
 import { Piscina } from 'piscina';
 
 /** A pool of threads that run one of the programs built beside the server; null where this build has none, as in development and tests. */
-export function threads(program: 'reader' | 'maker', options: { most: number; queue: number }): Piscina | null {
+export function threads(
+  program: 'reader' | 'maker' | 'planner',
+  options: { most: number; queue: number },
+): Piscina | null {
   const file = join(process.env.SCABBARD_THREADS ?? '', `${program}.mjs`);
   if (!process.env.SCABBARD_THREADS || !existsSync(file)) return null;
   return new Piscina({

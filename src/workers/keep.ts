@@ -1,3 +1,4 @@
+import { servedBy, type Served } from '../core/kit/plan/assignment';
 import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { AwayFile, KitchenFile } from '../core/formats/kitchenFile';
@@ -62,12 +63,14 @@ export const packedRoll = (file: KitchenFile, away: AwayFile, home: PlanningCont
   blades: home.owned.map(({ blade }) => blade.blade),
 });
 
-/** How the knives of a kitchen are drawn, beside what was reckoned, with what its screen draws. */
+/** How the knives of a kitchen are drawn, beside what was reckoned, and which of them does each task, with what its screen draws. */
 export const usedKnives = (
   file: KitchenFile,
   context: PlanningContext,
-): { report: UseReport; blades: BladeModel[] } => ({
+): { report: UseReport; served: Served[]; blades: BladeModel[] } => ({
   report: reportOfUse(context, file),
+  // what does each task now, with nothing bought or put right
+  served: servedBy(context, []),
   blades: context.owned.map(({ blade }) => blade.blade),
 });
 export type UsedKnives = ReturnType<typeof usedKnives>;

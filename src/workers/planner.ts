@@ -25,6 +25,7 @@ import { bladeTraits, type BladeTraits } from '../core/fit/traits';
 import { fetchOwnModels } from '../client/ownModels';
 import { shippedModels } from '../../data/models';
 import { stepsOf, stepsWithCandidates } from '../core/kit/plan/plan';
+import { type Answered, answeredFirst } from '../core/kit/plan/answered';
 import { firstPlan, planning } from '../core/kit/plan/planKitchen';
 import { Robustness, type Sureness, surenessOf } from '../core/kit/robustness/robustness';
 import { edgeHere } from '../core/kit/candidates/scoring';
@@ -115,17 +116,11 @@ export const kitchenWorker = {
   },
 
   /** A first answer, quickly. */
-  quick(file: KitchenFile): { plan: Plan; served: Served[]; owned: BladeModel[]; milliseconds: number } {
+  quick(file: KitchenFile): Answered & { milliseconds: number } {
     newest.ask();
     asked = file;
     const began = performance.now();
-    const { plan, context: on } = firstPlan(contextFor(file));
-    return {
-      plan,
-      served: servedBy(on, stepsOf(on, plan)),
-      owned: on.owned.map((knife) => knife.blade.blade),
-      milliseconds: performance.now() - began,
-    };
+    return { ...answeredFirst(contextFor(file)), milliseconds: performance.now() - began };
   },
 
   /** Ends whatever is under way: what was asked comes back unfinished. */

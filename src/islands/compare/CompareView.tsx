@@ -56,8 +56,10 @@ function useCompared(stored: StoredKitchen, asked: string[]) {
       .then(async (catalogue) => {
         const { plan } = await worker.quick(stored.kitchen);
         setModels(catalogue);
-        // with nothing asked for, the first two knives of the plan are a fair start
-        const planned = plan.steps.flatMap((s) => (s.action === 'buy' && s.model ? [s.model] : []));
+        // with nothing asked for, the plan’s first knife and the one that comes closest to it
+        const planned = plan.steps
+          .filter(({ action }) => action === 'buy')
+          .flatMap(({ model, runnersUp }) => [model, runnersUp[0]?.model].flatMap((id) => id ?? []));
         setChosen((now) => (now.length >= 2 ? now : [...new Set([...now, ...planned])].slice(0, 2)));
       })
       .catch((error: unknown) =>

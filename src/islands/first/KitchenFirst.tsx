@@ -4,6 +4,8 @@ import { cookingSaid, cookSaid, drawerSaid, moneySaid } from '../kitchen/questio
 import { Dress } from '../shared/Dress';
 import frame from '../shared/KitchenFrame.module.css';
 import { KitchenMast } from '../shared/KitchenMast';
+import type { SentAnswer } from '../shared/usePlanner';
+import { PlanFirst } from './PlanFirst';
 import { pageAt, titleOf, type PagePath } from '../shared/stages';
 import css from './KitchenFirst.module.css';
 
@@ -24,6 +26,8 @@ export function KitchenFirst({
   here,
   title,
   language,
+  isPhone,
+  sent = null,
 }: {
   stored: StoredKitchen;
   /** Null on a page that stands in no navigation; it tells its own title. */
@@ -31,6 +35,9 @@ export function KitchenFirst({
   title?: string | undefined;
   /** BCP 47 tag. */
   language: string;
+  isPhone: boolean;
+  /** The plan, on its page. */
+  sent?: SentAnswer | null;
 }) {
   const parts = inLanguage(language, () => SAID.map(({ title, said }) => ({ title, said: said(kitchen) })));
   return (
@@ -45,8 +52,11 @@ export function KitchenFirst({
         <main id="main" className={css.page} data-plan={here === '' || undefined}>
           <h1>{title ?? (here === null ? 'One moment' : titleOf(here))}</h1>
           <p className="faded" role="status">
-            {(here !== null && pageAt(here).waiting) || 'One moment…'}
+            {sent
+              ? 'A first answer. A better kit is still being looked for.'
+              : (here !== null && pageAt(here).waiting) || 'One moment…'}
           </p>
+          {sent && <PlanFirst {...{ kitchen, sent, isPhone, language }} />}
           <dl className={css.said} aria-label="What this kitchen has said">
             {parts.map(({ title: part, said }) => (
               <div key={part}>

@@ -17,6 +17,7 @@ import { useCatalogue } from '../shared/useCatalogue';
 import type { KitchenEdits } from '../shared/useKitchen';
 import { day, percent } from '../shared/words';
 import { Working } from '../shared/Working';
+import { ForTask } from './ForTask';
 import { useOthersKept } from './useOthersKept';
 import css from './UseView.module.css';
 
@@ -69,13 +70,15 @@ function Use({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWor
   return (
     <ColumnPage>
       <PageHead here="keep/use">
-        Tap what you take up. A few weeks of it, and the plan knows your cooking better than any menu tells it.
+        Choose what you cut, and see which knife of your drawer to take. Tap each knife as you pick it up: after a few
+        weeks the plan knows what you really cut.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {!used && !trouble && <Working>Fetching the drawer</Working>}
       {used?.blades.length === 0 && <p>Nothing is owned yet: put your knives into the drawer first.</p>}
       {used && used.blades.length > 0 && (
         <>
+          <ForTask served={used.served} blades={used.blades} />
           <Who cooks={kitchen.cooks ?? []} who={who} onWho={setWho} />
           <ul className={css.tiles}>
             {used.blades.map((blade, i) => (

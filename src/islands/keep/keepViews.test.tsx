@@ -9,6 +9,7 @@ import { firstPlan } from '../../core/kit/plan/planKitchen';
 import { fileOf } from '../../core/testing/trade';
 import { keptKit, packedRoll, usedKnives, wallSheet } from '../../workers/keep';
 import { nameless, ODD, shown } from '../testing/shown';
+import { knifeFor } from './ForTask';
 import { PackingList } from './PackingList';
 import { PlaceCard } from './PlaceCard';
 import { whereIn } from './PlacePicture';
@@ -164,4 +165,17 @@ describe('what the worker tells of the drawer', () => {
     expect(report.knives.find(({ owned }) => owned === 0)).toMatchObject({ uses: 9, last: '2031-02-21' });
     expect(report.knives.find(({ owned }) => owned === 3)).toMatchObject({ uses: 0 });
   });
+});
+
+test('names the knife of the drawer for a task, and says where none does it', () => {
+  const context = laidOut(home);
+  const { served, blades } = usedKnives(home, context);
+  const bread = served.find(({ task }) => task === 'crusty-loaf');
+  const onions = served.find(({ task }) => task === 'onion-dice');
+  if (!bread || !onions) throw new Error('neither bread nor onions are cut');
+  expect(knifeFor(bread, blades)).toMatch(/^Take the bread knife.*: it does this well \(\d+ of 100\)\.$/);
+  expect(knifeFor(onions, blades)).toMatch(/^Take the chef/);
+  expect(knifeFor({ ...onions, score: 50 }, blades)).toMatch(/manages, no more \(50 of 100\)/);
+  expect(knifeFor({ ...onions, by: { tool: 'peeler' } }, blades)).toMatch(/^The .*peeler does it best\.$/);
+  expect(knifeFor({ ...onions, by: null }, blades)).toBe('No knife in this drawer should do this.');
 });

@@ -5,13 +5,14 @@ import type { Remote } from 'comlink';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
 import { memo, useCallback, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
+import { isKept } from '../../client/offline';
 import type { KitchenFile, OwnedFile } from '../../core/formats/kitchenFile';
 import { isDrawerFull } from '../../core/kitchen/drawerRoom';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { KitchenFrame } from '../shared/KitchenFrame';
 import type { KitchenEdits, QuestionProps } from '../shared/useKitchen';
-import { usePlanner, type Answer } from '../shared/usePlanner';
+import { usePlanner, type Answer, type SentAnswer } from '../shared/usePlanner';
 import { lazily } from '../shared/lazily';
 import { addressOf, titleOf } from '../shared/stages';
 import { Working } from '../shared/Working';
@@ -21,6 +22,7 @@ import css from './KitchenView.module.css';
 import { kitInWords } from './kitInWords';
 import { Next } from './Next';
 import { Questions } from './questions/Questions';
+import { QUICK, QuickQuestions } from './QuickQuestions';
 import { Roll } from './Roll';
 import { WhenSeen } from './WhenSeen';
 
@@ -32,7 +34,7 @@ const Arrange = lazily(() => import('./Arrange'), <p className="faded">One momen
 const MoneyPanel = lazily(() => import('./MoneyPanel'), <p className="faded">One moment…</p>);
 
 /** One kitchen: the questions on the left, the roll that answers them on the right. */
-export default function KitchenView({ stored }: { stored: StoredKitchen }) {
+export default function KitchenView({ stored, sent }: { stored: StoredKitchen; sent: SentAnswer | null }) {
   return (
     <KitchenFrame
       stored={stored}
@@ -50,7 +52,7 @@ export default function KitchenView({ stored }: { stored: StoredKitchen }) {
         </Button>
       }
     >
-      {(edits, worker) => <Kitchen id={stored.id} edits={edits} worker={worker} />}
+      {(edits, worker) => <Kitchen id={stored.id} {...{ edits, worker }} sent={isKept() ? null : sent} />}
     </KitchenFrame>
   );
 }
@@ -145,9 +147,17 @@ function useOpenStep(steps: readonly PlanStep[]) {
 const NO_STEPS: readonly PlanStep[] = [];
 const NO_KNIVES: OwnedFile[] = [];
 
-function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: Remote<KitchenWorker> }) {
+interface KitchenProps {
+  id: string;
+  edits: KitchenEdits;
+  worker: Remote<KitchenWorker>;
+  /** What the page came with. */
+  sent: SentAnswer | null;
+}
+
+function Kitchen({ id, edits, worker, sent }: KitchenProps) {
   const { kitchen, update } = edits;
-  const planner = usePlanner(kitchen, worker);
+  const planner = usePlanner(kitchen, worker, { sent });
   const { answer, sure, catalogue, trouble } = planner;
   const opened = useOpenStep(answer?.plan.steps ?? NO_STEPS);
   const { step, open, close } = opened;
@@ -172,6 +182,7 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
         <div hidden={beside && story !== null}>
           <Questions
             {...{ kitchen, update }}
+            folded={!beside}
             length={answer?.plan.lengthWanted ?? null}
             point={answer?.plan.worth ?? null}
           />
@@ -179,13 +190,18 @@ function Kitchen({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
       </aside>
       <main id="main" className={css.answer}>
         <h1 className="visually-hidden">{titleOf('')}</h1>
+        {!beside && <QuickQuestions {...{ kitchen, update }} />}
         {trouble && (
           <p className={css.notice} role="alert">
             {trouble}
           </p>
         )}
         {answer && (
-          <Answered {...{ id, kitchen, update, worker, answer, planner, opened }} story={beside ? null : story} />
+          <Answered
+            {...{ id, kitchen, update, worker, answer, planner, opened }}
+            story={beside ? null : story}
+            isNarrow={!beside}
+          />
         )}
         {!answer && !trouble && (
           <div className={css.loading}>
@@ -205,10 +221,12 @@ interface AnsweredProps extends QuestionProps {
   opened: ReturnType<typeof useOpenStep>;
   /** Reasons of the open step, where there is no room beside the roll. */
   story: ReactNode;
+  /** The first questions stand above the roll. */
+  isNarrow: boolean;
 }
 
 /** The answer to a kitchen: how good, in words, the roll, and what stands behind it. */
-function Answered({ id, kitchen, update, worker, answer, planner, opened, story }: AnsweredProps) {
+function Answered({ id, kitchen, update, worker, answer, planner, opened, story, isNarrow }: AnsweredProps) {
   const { plan, owned, served, final } = answer;
   const { catalogue, gap, stop, sure } = planner;
   const ownedFile = kitchen.owned ?? NO_KNIVES;
@@ -222,7 +240,7 @@ function Answered({ id, kitchen, update, worker, answer, planner, opened, story 
             <b>{kitInWords(plan)}</b>
           </p>
           <Proof answer={answer} gap={gap} onStop={stop} />
-          <Next {...{ id, kitchen, update }} />
+          <Next {...{ id, kitchen, update }} except={isNarrow ? QUICK : []} />
         </div>
         {isArgued(kitchen) && <Locks {...{ kitchen, update, plan, catalogue }} />}
         <Button size="xs" variant="default" aria-expanded={arranging} onClick={() => setArranging((on) => !on)}>

@@ -1,9 +1,6 @@
-import { Button } from '@mantine/core';
-import type { KitchenFile } from '../../core/formats/kitchenFile';
 import { nextQuestion, type Question } from '../../core/kitchen/nextQuestion';
-import { CATALOGUE_CURRENCY, euroIn, fromMinor } from '../../core/money/currency';
 import type { QuestionProps } from '../shared/useKitchen';
-import { money } from '../shared/words';
+import { BudgetChoice } from './BudgetChoice';
 import css from './Next.module.css';
 
 /** Where each question is answered, and how it is put. */
@@ -16,45 +13,25 @@ const ASKED: Record<Exclude<Question, 'budget'>, { page: string; words: string }
   motions: { page: '/cooks', words: 'How do you cut: rocking, pushing, pulling, chopping? No shape is favoured yet.' },
 };
 
-const BUDGETS_EUR = [60, 120, 250, 500];
-
-/** An amount of euros as a round one of another currency. */
-function roundIn(euros: number, currency: string): number {
-  const amount = fromMinor(euroIn(euros, currency), currency);
-  const unit = 10 ** Math.max(0, Math.floor(Math.log10(amount)) - 1);
-  return Math.round(amount / unit) * unit;
-}
-
-/** The one question most worth answering next: the money at once, the others on their page. */
-export function Next({ id, kitchen, update }: QuestionProps & { id: string }) {
+/** The one question most worth answering next: the money at once, the others on their page. `except`: those that are asked elsewhere on this page. */
+export function Next({
+  id,
+  kitchen,
+  update,
+  except = [],
+}: QuestionProps & { id: string; except?: readonly Question[] }) {
   const question = nextQuestion(kitchen);
-  if (question === null) return null;
-  if (question === 'budget') return <AskBudget kitchen={kitchen} update={update} />;
+  if (question === null || except.includes(question)) return null;
+  if (question === 'budget')
+    return (
+      <div className={css.asked} role="group" aria-label="What may the kit cost?">
+        <span>What may the kit cost?</span>
+        <BudgetChoice {...{ kitchen, update }} />
+      </div>
+    );
   return (
     <p className={css.asked}>
       {ASKED[question].words} <a href={`/kitchens/${id}${ASKED[question].page}`}>Answer</a>
     </p>
-  );
-}
-
-function AskBudget({ kitchen, update }: QuestionProps) {
-  const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
-  const set = (total: number | null) =>
-    update((k: KitchenFile) => ({ ...k, currency, budget: { ...k.budget, total } }));
-  return (
-    <div className={css.asked} role="group" aria-label="What may the kit cost?">
-      <span>What may the kit cost?</span>
-      {BUDGETS_EUR.map((euros) => {
-        const amount = roundIn(euros, currency);
-        return (
-          <Button key={euros} size="compact-sm" variant="default" onClick={() => set(amount)}>
-            {money(amount, currency)}
-          </Button>
-        );
-      })}
-      <Button size="compact-sm" variant="default" onClick={() => set(null)}>
-        No ceiling
-      </Button>
-    </div>
   );
 }

@@ -19,6 +19,8 @@ interface Props {
   inDoubt: readonly boolean[] | null;
   open: number | null;
   onOpen: (order: number) => void;
+  /** What the server knows of the window, which it cannot measure. */
+  isPhone?: boolean;
 }
 
 const DRAWN_HEIGHT_PX = 312;
@@ -78,8 +80,9 @@ const leastWidth = (pockets: readonly PocketContent[], { pxPerMm }: Scale) =>
 
 /** The kit laid out as a knife roll: every knife to one scale, in buying order, needs sewn apart from wants. */
 export const Roll = memo(function Roll(props: Props) {
-  const { plan, open, onOpen } = props;
-  const narrow = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
+  const { plan, open, onOpen, isPhone = false } = props;
+  const matches = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
+  const narrow = typeof window === 'undefined' ? isPhone : matches;
   const groups = groupsOf(props);
   const pockets = groups.flatMap(({ items }) => items);
   const scale = scaleOf(pockets, narrow);

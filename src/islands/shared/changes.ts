@@ -12,7 +12,7 @@ const verb: Record<PlanStep['action'], string> = {
   repair: 'repair',
   service: 'arrange',
   tool: 'get',
-  retire: 'retire',
+  retire: 'give away',
 };
 
 /** What an answer changed between two plans, a few words each, the most telling first; empty when nothing did. */

@@ -4,8 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Plan } from '../../core/formats/planFile';
-import type { Served } from '../../core/kit/plan/assignment';
+import type { Answered } from '../../core/kit/plan/answered';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { pocketsChanged } from './changes';
 import { useCatalogue } from './useCatalogue';
@@ -13,13 +12,8 @@ import { useCatalogue } from './useCatalogue';
 /** Perturbed plans behind each "stays", run in the background. */
 const PERTURBED = 200;
 
-export interface Answer {
-  plan: Plan;
-  /** What serves every task once the plan is carried out. */
-  served: Served[];
-  /** Drawings of what is owned, in the kitchen's order. */
-  owned: BladeModel[];
-  /** How long the worker took over the first answer. */
+export interface Answer extends Answered {
+  /** How long the worker took over the first answer; 0 where the page came with it. */
   milliseconds: number;
   /** False while the harder search is still under way. */
   final: boolean;
@@ -28,6 +22,20 @@ export interface Answer {
   /** What the proof changed in the first answer, a few words each. */
   proofChanged: string[];
 }
+
+/** What a page comes with: its kitchen's plan, unproven, and the models its drawings need. */
+export interface SentAnswer extends Answered {
+  models: BladeModel[];
+}
+
+/** An answer as it is until it is proven. */
+export const provisional = (answered: Answered & { milliseconds?: number }): Answer => ({
+  milliseconds: 0,
+  ...answered,
+  final: false,
+  stopped: false,
+  proofChanged: [],
+});
 
 /** A page nobody looks at is not painted: it is not waited for longer than this, ms. */
 const PAINTED_WITHIN = 400;
@@ -55,10 +63,14 @@ export interface Sure {
 
 /**
  * Asks the worker for a plan at every change. The newest question wins; the answer grows surer while nothing changes, unless the view shows nothing of
- * that (`robustness` false).
+ * that (`robustness` false). `sent`: what the page came with, shown until the worker has answered.
  */
-export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, { robustness = true } = {}) {
-  const [answer, setAnswer] = useState<Answer | null>(null);
+export function usePlanner(
+  kitchen: KitchenFile,
+  worker: Remote<KitchenWorker>,
+  { robustness = true, sent = null }: { robustness?: boolean; sent?: SentAnswer | null } = {},
+) {
+  const [answer, setAnswer] = useState<Answer | null>(() => sent && provisional(sent));
   const [sure, setSure] = useState<Sure | null>(null);
   const { catalogue, trouble: noCatalogue, reload } = useCatalogue(worker);
   /** What a better kit might still be worth, coverage; null before anything is known of it. */
@@ -79,7 +91,7 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, 
         setTrouble(null);
         setSure(null);
         setGap(null);
-        setAnswer({ ...first, final: false, stopped: false, proofChanged: [] });
+        setAnswer(provisional(first));
       });
       await painted();
       if (!current()) return;
@@ -98,5 +110,6 @@ export function usePlanner(kitchen: KitchenFile, worker: Remote<KitchenWorker>, 
   }, [kitchen, ready, worker, robustness]);
 
   const stop = useCallback(() => void worker.stop(), [worker]);
-  return { answer, gap, stop, sure, reload, catalogue: catalogue ?? NOTHING_YET, trouble: noCatalogue ?? trouble };
+  const [drawn] = useState(() => (sent ? new Map(sent.models.map((model) => [model.id, model])) : NOTHING_YET));
+  return { answer, gap, stop, sure, reload, catalogue: catalogue ?? drawn, trouble: noCatalogue ?? trouble };
 }

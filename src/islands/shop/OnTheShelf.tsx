@@ -231,7 +231,9 @@ function Judged({ verdict, currency, children }: { verdict: Verdict; currency: s
   const lengths = useLengths();
   const top = useRef<HTMLDivElement>(null);
   // on a phone it comes below what is seen
-  useEffect(() => top.current?.scrollIntoView({ block: 'nearest' }), [verdict]);
+  useEffect(() => {
+    top.current?.scrollIntoView({ block: 'nearest' });
+  }, [verdict]);
   const { word, priceUpTo, because, outside, assumed } = verdict;
   return (
     <div ref={top} className={css.verdict} data-word={word} role="status">

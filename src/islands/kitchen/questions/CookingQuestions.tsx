@@ -4,6 +4,7 @@ import { memo, useCallback } from 'react';
 import { cuisineNames } from '../../../../data/names';
 import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { Question } from '../../questions/Question';
+import { cuisineChosen } from './cuisines';
 import { Field } from '../../shared/Field';
 import { Figure } from '../../shared/NumberField';
 import { ToggleChip } from '../../shared/ToggleChip';
@@ -17,28 +18,13 @@ const OFTEN = [
 ];
 const nearest = (share: number) => (share >= 3 ? 4 : share >= 1.5 ? 2 : 1);
 
-/** A kitchen in which a cuisine has a share, or none. */
-const withShare =
-  (id: string, share: number | null) =>
-  (kitchen: KitchenFile): KitchenFile => {
-    const now = kitchen.cooking?.cuisines ?? [];
-    const known = now.some((c) => c.id === id);
-    const cuisines =
-      share === null
-        ? now.filter((c) => c.id !== id)
-        : known
-          ? now.map((c) => (c.id === id ? { id, share } : c))
-          : [...now, { id, share }];
-    return { ...kitchen, cooking: { ...kitchen.cooking, cuisines } };
-  };
-
 /** What is cooked, how often, and what is never eaten. `alone`: the dishes and tasks named one by one are on another page. */
 export default function CookingQuestions({ kitchen, update, alone = true }: QuestionProps & { alone?: boolean }) {
   const cooking = kitchen.cooking ?? {};
   const cuisines = cooking.cuisines ?? [];
   const asked = { kitchen, update };
-  const setShare = useCallback((id: string, share: number) => update(withShare(id, share)), [update]);
-  const choose = useCallback((id: string, on: boolean) => update(withShare(id, on ? 1 : null)), [update]);
+  const setShare = useCallback((id: string, share: number) => update(cuisineChosen(id, share)), [update]);
+  const choose = useCallback((id: string, on: boolean) => update(cuisineChosen(id, on ? 1 : null)), [update]);
   const more = (cooking.dishes?.length ?? 0) + (cooking.tasks?.length ?? 0);
 
   return (

@@ -15,15 +15,16 @@ const MoneyQuestions = lazily(() => import('./MoneyQuestions'), ONE_MOMENT);
 
 /**
  * The questions, in the order of the work: what is cooked, who cuts on what, what there is to spend; and what is there already. Each part folds
- * into what it has been told; a kitchen that has said nothing yet begins with the first three open.
+ * into what it has been told; a kitchen that has said nothing yet begins with the first three open, unless all begin `folded`.
  */
 export function Questions({
   kitchen,
   update,
   length,
   point,
-}: QuestionProps & { length: Plan['lengthWanted'] | null; point: Plan['worth'] | null }) {
-  const [open] = useState(() => isNew(kitchen));
+  folded = false,
+}: QuestionProps & { length: Plan['lengthWanted'] | null; point: Plan['worth'] | null; folded?: boolean }) {
+  const [open] = useState(() => !folded && isNew(kitchen));
   const asked = { kitchen, update };
   const parts = [
     { title: 'What you cook', said: cookingSaid, open, fields: <CookingQuestions {...asked} /> },
