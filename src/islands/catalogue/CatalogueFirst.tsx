@@ -9,8 +9,9 @@ export const CatalogueFirst = () => (
       <header className={css.intro}>
         <h1>Your own models</h1>
         <p>
-          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other. They stand
-          beside the shipped models, for this browser alone.
+          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other, for this
+          browser alone. The models that come with Scabbard are invented: they are examples to plan with, and no shop
+          sells them.
         </p>
       </header>
     </main>

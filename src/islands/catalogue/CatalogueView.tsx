@@ -27,8 +27,9 @@ function Catalogue() {
       <header className={css.intro}>
         <h1>Your own models</h1>
         <p>
-          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other. They stand
-          beside the <span className="figure">{shipped.length}</span> shipped models, for this browser alone.
+          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other, for this
+          browser alone. The <span className="figure">{shipped.length}</span> models that come with Scabbard are
+          invented: they are examples to plan with, and no shop sells them.
         </p>
       </header>
       {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}

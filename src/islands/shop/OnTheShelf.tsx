@@ -226,6 +226,9 @@ function FromPhoto({
   );
 }
 
+/** What one says across a counter: no small change. */
+const offered = (price: number) => (price < 10 ? price : Math.floor(price));
+
 /** The verdict on a knife, and why. */
 function Judged({ verdict, currency, children }: { verdict: Verdict; currency: string; children: ReactNode }) {
   const lengths = useLengths();
@@ -241,7 +244,7 @@ function Judged({ verdict, currency, children }: { verdict: Verdict; currency: s
         {VERDICTS[word]}
         {word === 'dear' && (
           <>
-            : offer <b className="figure">{money(priceUpTo, currency)}</b>
+            : offer <b className="figure">{money(offered(priceUpTo), currency)}</b>
           </>
         )}
         .

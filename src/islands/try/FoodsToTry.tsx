@@ -20,7 +20,7 @@ export function FoodsToTry({ foods, names, onBegin }: Props) {
   const tasks = foods.map(({ task }) => task.id).filter((id) => !without.has(id));
   return (
     <>
-      <Foods foods={foods} left={without} names={names} onLeft={setLeft} />
+      <Foods foods={foods} left={without} onLeft={setLeft} />
       <div className={css.row}>
         <Button size="md" disabled={tasks.length === 0} onClick={() => onBegin(tasks)}>
           {`Begin: ${tasks.length} foods, ${tasks.length * names.length} runs`}
@@ -30,13 +30,13 @@ export function FoodsToTry({ foods, names, onBegin }: Props) {
   );
 }
 
-interface FoodsProps extends Omit<Props, 'onBegin'> {
+interface FoodsProps extends Pick<Props, 'foods'> {
   left: ReadonlySet<string>;
   onLeft: (left: ReadonlySet<string>) => void;
 }
 
-/** The foods proposed, those that tell most first; any can be left out. */
-function Foods({ foods, left, names, onLeft }: FoodsProps) {
+/** The foods proposed, those that tell most first; any can be left out. What the figures expect is not told: it would lead the hand. */
+function Foods({ foods, left, onLeft }: FoodsProps) {
   const most = foods[0]?.nats ?? 1;
   return (
     <div className={css.scroll} tabIndex={0} role="region" aria-label="Foods to try">
@@ -45,11 +45,6 @@ function Foods({ foods, left, names, onLeft }: FoodsProps) {
           <tr>
             <th scope="col">Food</th>
             <th scope="col">Tells</th>
-            {names.map((name, i) => (
-              <th key={i} scope="col">
-                {name} <span className="faded">expected</span>
-              </th>
-            ))}
           </tr>
         </thead>
         <tbody>
@@ -81,7 +76,7 @@ interface FoodRowProps {
   onTake: (taken: boolean) => void;
 }
 
-function FoodRow({ food: { task, expected }, tells, taken, onTake }: FoodRowProps) {
+function FoodRow({ food: { task }, tells, taken, onTake }: FoodRowProps) {
   return (
     <tr>
       <td>
@@ -99,11 +94,6 @@ function FoodRow({ food: { task, expected }, tells, taken, onTake }: FoodRowProp
           <span style={{ width: `${tells}%` }} />
         </span>
       </td>
-      {expected.map((score, i) => (
-        <td key={i} className="figure">
-          {Math.round(score)}
-        </td>
-      ))}
     </tr>
   );
 }

@@ -180,10 +180,12 @@ describe('a trial on food', () => {
     expect(result(trial([5, 2]), { ...file, trials: { measuredCounts: false } }).words).toContain('switched off');
   });
 
-  test('six of the foods that tell most are taken in, each with what is expected of both', () => {
+  test('six of the foods that tell most are taken in, and nothing is said of what the figures expect', () => {
     const foods = foodsFor(context, 0, [{ model: some?.id }, { owned: 0 }], []);
     const view = shown(<FoodsToTry foods={foods} names={['One', 'Other']} onBegin={nothing} />);
     expect(view.buttons).toEqual(['Begin: 6 foods, 12 runs']);
+    expect(view.wordsOf('td.figure')).toEqual([]);
+    expect(view.words).not.toContain('expected');
     const meters = view.page
       .querySelectorAll('[role=meter]')
       .map((meter) => Number(meter.getAttribute('aria-valuenow')));
