@@ -32,7 +32,7 @@ async function networkOf(page: Page): Promise<(how: typeof CUT) => Promise<void>
 }
 
 test('without a network a kitchen opens, plans, judges in a shop and keeps what is changed until it can be sent', async () => {
-  const { page } = await visitor(browser, 390, 844);
+  const { page } = await visitor(browser, 390, 844, { keeps: true });
   await openKitchen(page, 'millrace-flat');
   await settled(page);
   const kitchen = page.url();
@@ -77,7 +77,7 @@ test('without a network a kitchen opens, plans, judges in a shop and keeps what 
 });
 
 test('when everything is forgotten, nothing of the workspace stays on the device', async () => {
-  const { page, errors } = await visitor(browser);
+  const { page, errors } = await visitor(browser, 1280, 800, { keeps: true });
   await openKitchen(page, 'millrace-flat');
   await kept(page);
   await page.goto(address);

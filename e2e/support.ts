@@ -17,14 +17,23 @@ export async function testBrowser(): Promise<Browser> {
   return browser;
 }
 
-/** A window with cookies of its own: another person. Console errors are collected. */
-export async function visitor(browser: Browser, width = 1280, height = 800): Promise<{ page: Page; errors: string[] }> {
+/**
+ * A window with cookies of its own: another person. Console errors are collected. Only one that `keeps` has a service worker: it fetches the whole
+ * application beside every first page.
+ */
+export async function visitor(
+  browser: Browser,
+  width = 1280,
+  height = 800,
+  { keeps = false } = {},
+): Promise<{ page: Page; errors: string[] }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   const errors: string[] = [];
   page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
   page.on('pageerror', (error) => errors.push(String(error)));
   await page.setViewport({ width, height });
+  if (!keeps) await page.evaluateOnNewDocument(() => Reflect.deleteProperty(Navigator.prototype, 'serviceWorker'));
   onceAlive(page);
   tellWhenFailing(page, errors);
   return { page, errors };
