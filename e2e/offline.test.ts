@@ -23,7 +23,7 @@ async function networkOf(page: Page): Promise<(how: typeof CUT) => Promise<void>
   const service = await page
     .browserContext()
     .waitForTarget((target) => target.type() === TargetType.SERVICE_WORKER, { timeout: 20_000 });
-  // a session that was told to cut goes on doing so: the same ones are told otherwise
+  // a session keeps its last setting: the same sessions switch the network off and on
   const sessions: CDPSession[] = [await service.createCDPSession(), await page.createCDPSession()];
   for (const session of sessions) await session.send('Network.enable');
   return async (how) => {

@@ -13,7 +13,7 @@ const field = async (page: Page, label: string) => {
 };
 const valueIn = async (page: Page, label: string) => (await field(page, label)).evaluate((e) => e.value);
 const button = (words: string) => `xpath///button[.//span[text()="${words}"]]`;
-/** A label typed anew. */
+/** Replaces what is typed as the label. */
 const typeLabel = async (page: Page, text: string) => {
   await page.$eval(LABEL, (e) => e instanceof HTMLTextAreaElement && e.select());
   await page.type(LABEL, text);

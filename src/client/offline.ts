@@ -7,7 +7,7 @@ export const canKeep = (): boolean => 'serviceWorker' in navigator;
 export const isKept = (): boolean => document.documentElement.dataset.kept !== undefined;
 
 /**
- * Has this kitchen kept on the device. `onNewVersion` is told of a new version of the application with what starts it, which loads the page again;
+ * Has this kitchen kept on the device. `onNewVersion` is called when a new version of the application is ready, with a function that starts it and loads the page again;
  * until then the old one goes on.
  */
 export async function keepOffline(id: string, onNewVersion: (start: () => void) => void): Promise<void> {

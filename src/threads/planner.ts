@@ -4,7 +4,7 @@ import { reference } from '../../data/reference';
 import type { BladeModel } from '../core/blade/schema';
 import type { KitchenFile } from '../core/formats/kitchenFile';
 import { type PlanningContext, preparePlanning } from '../core/kit/context/planningContext';
-import { type Answered, answeredFirst } from '../core/kit/plan/answered';
+import { answeredFirst, type SentAnswer } from '../core/kit/plan/answered';
 
 /** A kitchen with the models its workspace brought in. */
 export interface ToPlan {
@@ -12,15 +12,10 @@ export interface ToPlan {
   own: readonly BladeModel[];
 }
 
-/** An answer with the models its drawings need. */
-export interface FirstAnswer extends Answered {
-  models: BladeModel[];
-}
-
 /** The last kitchen laid out on the shipped models alone: the next takes over of it what is the same. */
 let before: PlanningContext | undefined;
 
-export default function plan({ kitchen, own }: ToPlan): FirstAnswer {
+export default function plan({ kitchen, own }: ToPlan): SentAnswer {
   const models = own.length > 0 ? [...shippedModels, ...own] : shippedModels;
   const context = preparePlanning(kitchen, reference, models, undefined, own.length > 0 ? undefined : before);
   if (own.length === 0) before = context;

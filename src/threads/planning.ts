@@ -3,7 +3,8 @@ import type { Piscina } from 'piscina';
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import type { KitchenFile } from '../core/formats/kitchenFile';
-import type { FirstAnswer, ToPlan } from './planner';
+import type { SentAnswer } from '../core/kit/plan/answered';
+import type { ToPlan } from './planner';
 import { TokenBuckets } from '../server/buckets';
 import { readOwnModels } from '../server/catalogue';
 import { threads } from '../server/threads';
@@ -17,8 +18,8 @@ const WAIT_MS = 250;
 /** Answers remembered, about 60 kB each. */
 const REMEMBERED = 300;
 
-const answers = new LRUCache<string, FirstAnswer>({ max: REMEMBERED });
-let pool: Piscina<ToPlan, FirstAnswer> | null | undefined;
+const answers = new LRUCache<string, SentAnswer>({ max: REMEMBERED });
+let pool: Piscina<ToPlan, SentAnswer> | null | undefined;
 
 /** Starts the thread: its program takes a moment to load. */
 export const beginPlanning = (): void => {
@@ -26,7 +27,7 @@ export const beginPlanning = (): void => {
 };
 
 /** The plan a kitchen's page is sent with, unproven; null where there is none in time, and then the browser plans it. */
-export async function firstAnswer(workspaceId: string, kitchen: KitchenFile): Promise<FirstAnswer | null> {
+export async function firstAnswer(workspaceId: string, kitchen: KitchenFile): Promise<SentAnswer | null> {
   if (!pool) return null;
   const own = await readOwnModels(workspaceId);
   const key = createHash('sha256')

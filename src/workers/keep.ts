@@ -63,7 +63,7 @@ export const packedRoll = (file: KitchenFile, away: AwayFile, home: PlanningCont
   blades: home.owned.map(({ blade }) => blade.blade),
 });
 
-/** How the knives of a kitchen are drawn, beside what was reckoned, and which of them does each task, with what its screen draws. */
+/** How often each knife is used compared with the estimate, which knife does each task now, and the blades to draw. */
 export const usedKnives = (
   file: KitchenFile,
   context: PlanningContext,

@@ -1,10 +1,10 @@
 import type { StoredKitchen } from '../../client/kitchens';
+import type { SentAnswer } from '../../core/kit/plan/answered';
 import { inLanguage } from '../../core/money/currency';
 import { cookingSaid, cookSaid, drawerSaid, moneySaid } from '../kitchen/questions/said';
 import { Dress } from '../shared/Dress';
 import frame from '../shared/KitchenFrame.module.css';
 import { KitchenMast } from '../shared/KitchenMast';
-import type { SentAnswer } from '../shared/usePlanner';
 import { PlanFirst } from './PlanFirst';
 import { pageAt, titleOf, type PagePath } from '../shared/stages';
 import css from './KitchenFirst.module.css';

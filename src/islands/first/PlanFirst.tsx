@@ -1,12 +1,13 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
+import type { SentAnswer } from '../../core/kit/plan/answered';
 import { inLanguage } from '../../core/money/currency';
 import { CoverageBar } from '../kitchen/CoverageBar';
 import { kitInWords } from '../kitchen/kitInWords';
 import { Roll } from '../kitchen/Roll';
 import { Dress } from '../shared/Dress';
 import css from './KitchenFirst.module.css';
-import { provisional, type SentAnswer } from '../shared/usePlanner';
+import { provisional } from '../shared/usePlanner';
 
 interface Props {
   kitchen: KitchenFile;

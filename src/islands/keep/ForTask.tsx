@@ -7,7 +7,7 @@ import { lowerFirst } from '../../core/text/case';
 import { knifeName } from '../shared/names';
 import { taskName, typeName } from '../shared/words';
 
-/** Below this no knife is told as the one for a task, score. */
+/** Below this score no knife is named for a task. */
 const HARDLY = 25;
 
 /** Which knife or tool of a drawer does a task, in a sentence; where none does it well, that too. */

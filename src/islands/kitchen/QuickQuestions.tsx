@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { cuisineNames } from '../../../data/names';
+import { DEFAULTS } from '../../core/kitchen/defaults';
 import { isAnswered } from '../../core/kitchen/nextQuestion';
 import { cookChanged } from '../questions/questions';
 import { HAND_SIZES, handOf, handSizeOf } from '../shared/choices';
@@ -18,7 +19,9 @@ export function QuickQuestions({ kitchen, update }: QuestionProps) {
   const [asks] = useState(() => QUICK.some((question) => !isAnswered(question, kitchen)));
   if (!asks) return null;
   const cuisines = kitchen.cooking?.cuisines ?? [];
-  const hand = isAnswered('hand', kitchen) ? handSizeOf(kitchen.cooks?.[0]?.handLengthMm ?? 0) : null;
+  const hand = isAnswered('hand', kitchen)
+    ? handSizeOf(kitchen.cooks?.[0]?.handLengthMm ?? DEFAULTS.handLengthMm)
+    : null;
   return (
     <section className={css.quick} aria-label="The three questions that matter most">
       <Row name="What do you cook?">

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { BladeModel } from '../../core/blade/schema';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
-import type { Answered } from '../../core/kit/plan/answered';
+import type { Answered, SentAnswer } from '../../core/kit/plan/answered';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
 import { pocketsChanged } from './changes';
 import { useCatalogue } from './useCatalogue';
@@ -21,11 +21,6 @@ export interface Answer extends Answered {
   stopped: boolean;
   /** What the proof changed in the first answer, a few words each. */
   proofChanged: string[];
-}
-
-/** What a page comes with: its kitchen's plan, unproven, and the models its drawings need. */
-export interface SentAnswer extends Answered {
-  models: BladeModel[];
 }
 
 /** An answer as it is until it is proven. */

@@ -14,6 +14,11 @@ export interface Answered {
   owned: BladeModel[];
 }
 
+/** What a page is sent with: its kitchen's plan, unproven, and the models its drawings need. */
+export interface SentAnswer extends Answered {
+  models: BladeModel[];
+}
+
 /** A kitchen that has been laid out, answered at once with {@link firstPlan}: unproven. */
 export function answeredFirst(context: PlanningContext): Answered {
   const { plan, context: on } = firstPlan(context);
