@@ -39,7 +39,6 @@ class Keys {
 
 test('from nothing to a plan that knows the cook, eight dishes and five knives, by keyboard alone', async () => {
   const { page, errors } = await visitor(browser);
-  const began = performance.now();
   const { url, id } = await openKitchen(page, 'nothing', '/cooks');
   const keys = new Keys(page);
   await page.waitForSelector('svg[aria-label^="Drawn to scale"]');
@@ -99,11 +98,9 @@ test('from nothing to a plan that knows the cook, eight dishes and five knives, 
   expect(kitchen.cooks?.[0]).toMatchObject({ handLengthMm: 165, experience: 'keen' });
   expect(kitchen.cooking?.dishes).toHaveLength(8);
   expect(kitchen.owned?.map((o) => o.type)).toEqual(['chef', 'paring', 'bread', 'santoku', 'fillet']);
-  const took = (performance.now() - began) / 1000;
-  console.log(`a whole kitchen by keyboard: ${keys.count} keys in ${took.toFixed(0)} s`);
+  console.log(`a whole kitchen by keyboard: ${keys.count} keys`);
   // at three keys a second a practised hand is done in under three minutes
   expect(keys.count).toBeLessThan(540);
-  expect(took).toBeLessThan(180);
   expect(errors).toEqual([]);
 });
 

@@ -185,12 +185,20 @@ function useWindow(arranged: Arranged) {
     estimateSize: () => COLUMN_PX,
     scrollPaddingStart: SIDE_PX,
   });
-  const across = columns.getVirtualItems();
-  const down = rows.getVirtualItems();
-  // elements are named by their place in the window, so that scrolling refills them instead of making new ones
-  spare.current.columns = Math.max(spare.current.columns, across.length);
-  spare.current.rows = Math.max(spare.current.rows, down.length);
-  return { scroller, rows, columns, across, down, slots: spare.current.columns, rowSlots: spare.current.rows };
+  const across = oneSize(columns.getVirtualItems(), arranged.columns.length, spare.current.columns);
+  const down = oneSize(rows.getVirtualItems(), arranged.rows.length, spare.current.rows);
+  spare.current = { columns: across.length, rows: down.length };
+  return { scroller, rows, columns, across, down };
+}
+
+/**
+ * The indices in view, always as many as there once were: an element is named by its place among them, so that
+ * scrolling refills it instead of making a new one.
+ */
+function oneSize(inView: { index: number }[], count: number, most: number): number[] {
+  const size = Math.min(count, Math.max(most, inView.length));
+  const first = Math.max(0, Math.min(inView[0]?.index ?? 0, count - size));
+  return Array.from({ length: size }, (_, i) => first + i);
 }
 
 type Window = ReturnType<typeof useWindow>;
@@ -234,7 +242,7 @@ export function MatchGrid(props: Props) {
   if (arranged.rows.length === 0 || arranged.columns.length === 0)
     return <p className={css.none}>Nothing fits: clear the search or switch off a filter.</p>;
 
-  const { scroller, rows, columns, across, down, slots, rowSlots } = window;
+  const { scroller, rows, columns, across, down } = window;
   const width = SIDE_PX + columns.getTotalSize();
   return (
     <div
@@ -252,15 +260,16 @@ export function MatchGrid(props: Props) {
     >
       <div role="presentation" style={{ width, height: HEAD_PX + rows.getTotalSize(), position: 'relative' }}>
         <Head {...props} window={window} width={width} />
-        {down.map(({ index }) => {
+        {down.map((index) => {
           const isPicked = picked?.row === arranged.rows[index];
           return (
             <Row
-              key={index % rowSlots}
-              {...{ table, arranged, slots, width, isPicked }}
+              key={index % down.length}
+              {...{ table, arranged, width, isPicked }}
+              slots={across.length}
               rowAt={index}
-              from={across[0]?.index ?? 0}
-              to={across.at(-1)?.index ?? 0}
+              from={across[0] ?? 0}
+              to={across.at(-1) ?? 0}
               picked={isPicked ? (picked?.column ?? null) : null}
               onPress={press}
               onTask={pickTask}
@@ -281,14 +290,14 @@ function Head({ table, arranged, picked, onPick, window, width }: Props & { wind
         <span>tasks ↓</span>
         <span>blades →</span>
       </div>
-      {window.across.map(({ index, start }) => {
+      {window.across.map((index) => {
         const column = arranged.columns[index] ?? 0;
         const entry = table.columns[column];
         if (!entry) return null;
         const { blade, place } = entry;
         return (
           <button
-            key={index % window.slots}
+            key={index % window.across.length}
             type="button"
             role="columnheader"
             aria-colindex={index + 2}
@@ -296,7 +305,7 @@ function Head({ table, arranged, picked, onPick, window, width }: Props & { wind
             className={css.blade}
             data-place={place}
             data-on={picked?.column === column || undefined}
-            style={{ transform: `translateX(${SIDE_PX + start}px)`, width: COLUMN_PX, height: HEAD_PX }}
+            style={{ transform: `translateX(${SIDE_PX + index * COLUMN_PX}px)`, width: COLUMN_PX, height: HEAD_PX }}
             onClick={() => onPick({ row: null, column })}
           >
             <b>{typeName(blade.type).replace(', double bevel', '')}</b>
