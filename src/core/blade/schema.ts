@@ -119,6 +119,8 @@ export const bladeModelSchema = z
     make: said(z.enum(MAKES)),
     origin: said(z.enum(ORIGINS)),
     patterned: said(flag),
+    /** The shop's list it was read from. */
+    list: said(z.string().min(1).max(80)),
     assumed: z
       .preprocess(
         (v) => (v === '' ? undefined : typeof v === 'string' ? v.split(' ') : v),

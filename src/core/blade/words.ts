@@ -32,3 +32,6 @@ export const ROLES = [
   'table',
   'other',
 ] as const;
+
+/** Who made a knife of which nobody says. */
+export const UNKNOWN_MAKER = 'Unknown';

@@ -243,6 +243,7 @@ export const kitchenFileSchema = object({
     must: list(id, MOST.must).optional(),
     never: list(id, MOST.never).optional(),
     maker: text(80).nullable().optional(),
+    list: text(80).nullable().optional(),
     second: oneOf(SECOND_KNIVES).nullable().optional(),
     order: list(id, MOST.order).optional(),
     steel: z

@@ -302,7 +302,14 @@ function completeMoney({ budget, owned = [] }: KitchenFile, currency: string, as
   };
 }
 
-function completeLimits({ limits = {}, cooksAtOnce = 1 }: KitchenFile, assumed: string[]): Limits {
+function completeLimits(
+  { limits = {}, cooksAtOnce = 1 }: KitchenFile,
+  models: readonly BladeModel[],
+  assumed: string[],
+): Limits {
+  const { list } = limits;
+  const hasList = typeof list === 'string' && models.some((model) => model.list === list);
+  if (list && !hasList) assumed.push(`The list ${list} is not here: planned from every model.`);
   const inKinds = cooksAtOnce >= PEOPLE.inNumbersFrom.value;
   const usualMost = inKinds ? DEFAULTS.maxKnives : DEFAULTS.maxKnives + cooksAtOnce - 1;
   if (limits.maxKnives === undefined)
@@ -320,6 +327,7 @@ function completeLimits({ limits = {}, cooksAtOnce = 1 }: KitchenFile, assumed: 
     steel: typeof limits.steel === 'string' ? [limits.steel] : (limits.steel ?? []),
     handle: limits.handle ?? null,
     maker: limits.maker ?? null,
+    list: hasList ? list : null,
     second: limits.second ?? null,
     order: limits.order ?? [],
   };
@@ -349,7 +357,7 @@ export function completeKitchen(
   const place = completePlace(file, reference, assumed);
   const cooking = completeCooking(file, reference, assumed);
   const money = completeMoney(file, currency, assumed);
-  const limits = completeLimits(file, assumed);
+  const limits = completeLimits(file, models, assumed);
   return {
     assumed,
     kitchen: {

@@ -138,7 +138,7 @@ export function BladeForm({
       </div>
       <div>
         <Button type="submit" disabled={faults.length > 0}>
-          Keep this blade
+          Add this knife
         </Button>
         {faults.length > 0 && <p className={css.faults}>{faults.map((f) => `${f.path}: ${f.message}`).join('; ')}</p>}
       </div>

@@ -7,11 +7,10 @@ export const CatalogueFirst = () => (
     <PlainMast />
     <main id="main" className={css.page}>
       <header className={css.intro}>
-        <h1>Your own models</h1>
+        <h1>All knives</h1>
         <p>
-          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other, for this
-          browser alone. The models that come with Scabbard are invented: they are examples to plan with, and no shop
-          sells them.
+          The knives that come with Scabbard are invented examples; no shop sells them. Import the price list of a shop
+          near you to plan with knives you can buy. Only you see it.
         </p>
       </header>
     </main>

@@ -1,9 +1,12 @@
+import { Button } from '@mantine/core';
+import { useMemo, useState } from 'react';
 import { Dress } from '../shared/Dress';
+import { FilePicker } from '../shared/FilePicker';
 import { FaultList } from '../shared/FaultList';
 import { Masthead } from '../shared/Masthead';
 import { BladeForm } from './BladeForm';
+import { Browse } from './Browse';
 import css from './CatalogueView.module.css';
-import { ModelTable } from './ModelTable';
 import { PreviewedList } from './PreviewedList';
 import { useOwnModels, usePreview } from './useOwnModels';
 
@@ -19,17 +22,17 @@ export default function CatalogueView() {
 
 function Catalogue() {
   const models = useOwnModels();
-  const { own, shipped, take, remove, trouble, setTrouble, told } = models;
-  const mine = new Set(own.map(({ id }) => id));
+  const { all, own, shipped, take, remove, trouble, setTrouble, told } = models;
+  const mine = useMemo(() => new Set(own.map(({ id }) => id)), [own]);
   const theirs = new Set(shipped.map(({ id }) => id));
+  const [describing, setDescribing] = useState(false);
   return (
     <main id="main" className={css.page}>
       <header className={css.intro}>
-        <h1>Your own models</h1>
+        <h1>All knives</h1>
         <p>
-          Bring in a shop’s list, or describe a blade by its numbers: it is scored and drawn like any other, for this
-          browser alone. The <span className="figure">{shipped.length}</span> models that come with Scabbard are
-          invented: they are examples to plan with, and no shop sells them.
+          The <span className="figure">{shipped.length}</span> knives that come with Scabbard are invented examples; no
+          shop sells them. Import the price list of a shop near you to plan with knives you can buy. Only you see it.
         </p>
       </header>
       {trouble && <FaultList {...trouble} onClose={() => setTrouble(null)} />}
@@ -37,15 +40,22 @@ function Catalogue() {
         {told}
       </p>
       <BringIn models={models} mine={mine} shipped={theirs} />
-      {own.length > 0 && (
-        <section>
-          <h2>What you have</h2>
-          <ModelTable models={own} note={() => ''} onRemove={(id) => void remove(id)} />
-        </section>
-      )}
       <section>
-        <h2>Describe a blade</h2>
-        <BladeForm taken={new Set([...mine, ...theirs])} onSave={(model) => take([model], 'skip')} />
+        <h2>Describe a knife</h2>
+        <p>Enter its measurements: it is drawn and scored like any other.</p>
+        {describing ? (
+          <BladeForm taken={new Set([...mine, ...theirs])} onSave={(model) => take([model], 'skip')} />
+        ) : (
+          <div>
+            <Button variant="default" onClick={() => setDescribing(true)}>
+              Describe a knife
+            </Button>
+          </div>
+        )}
+      </section>
+      <section>
+        <h2>Find a knife</h2>
+        <Browse models={all} own={mine} onRemove={(id) => void remove(id)} />
       </section>
     </main>
   );
@@ -61,40 +71,33 @@ function BringIn({
   mine: Set<string>;
   shipped: Set<string>;
 }) {
-  const { preview, read, leave, inCurrency, takeOver } = usePreview(models);
+  const { preview, read, leave, readAgain, takeOver } = usePreview(models);
   return (
     <section>
-      <h2>Bring in a list</h2>
+      <h2>Import a price list</h2>
       <p>
-        A shop’s list as CSV or spreadsheet: a name and a price in each row are enough, in English or German. Length,
-        weight and the rest are read where they stand, and taken from the kind’s usual build where they do not. Or a
-        list of this application: <a href="/api/catalogue/file?as=csv">All models as CSV</a> ·{' '}
-        <a href="/api/catalogue/file">as JSON</a>
+        A CSV file or spreadsheet with a name and a price in each row, in English or German. Length, weight and other
+        figures are read where the list has them and estimated where it does not. To see every figure a list can have,
+        download <a href="/api/catalogue/file?as=csv">all knives as CSV</a> · <a href="/api/catalogue/file">JSON</a>
         {mine.size > 0 && (
           <>
             {' '}
-            · <a href="/api/catalogue/file?of=own&as=csv">your own as CSV</a> ·{' '}
-            <a href="/api/catalogue/file?of=own">as JSON</a>
+            · <a href="/api/catalogue/file?of=own&as=csv">yours as CSV</a> ·{' '}
+            <a href="/api/catalogue/file?of=own">JSON</a>
           </>
         )}
       </p>
-      <input
-        type="file"
-        accept=".csv,.tsv,.txt,.xlsx,.json"
-        aria-label="Catalogue file"
-        className={css.file}
-        onChange={(e) => {
-          const file = e.currentTarget.files?.[0];
-          if (file) void read(file);
-          e.currentTarget.value = '';
-        }}
-      />
+      <div>
+        <FilePicker name="Catalogue file" accept=".csv,.tsv,.txt,.xlsx,.json" onPick={(file) => void read(file)}>
+          Choose a file…
+        </FilePicker>
+      </div>
       {preview && (
         <PreviewedList
           preview={preview}
           mine={mine}
           shipped={shipped}
-          onCurrency={inCurrency}
+          onReadAgain={readAgain}
           onTake={(chosen, how) => void takeOver(chosen, how)}
           onLeave={leave}
         />

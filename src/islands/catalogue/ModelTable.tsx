@@ -1,54 +1,106 @@
 import { Button } from '@mantine/core';
 import type { BladeModel } from '../../core/blade/schema';
+import { UNKNOWN_MAKER } from '../../core/blade/words';
 import { assumedFigures } from '../../core/formats/figures';
 import { fromMinor } from '../../core/money/currency';
+import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
 import { useLengths } from '../shared/units';
 import { money, typeName } from '../shared/words';
 import css from './CatalogueView.module.css';
 
-/** Models in rows: kind, edge, price, what there is to say of each, and what of it nobody told. */
-export function ModelTable({
-  models,
-  note,
-  onRemove,
-}: {
-  models: BladeModel[];
+/** Longest knife drawn at the common scale, mm; a longer one is made to fit. */
+const DRAWN_MM = 420;
+
+interface Props {
+  models: readonly BladeModel[];
   note: (model: BladeModel) => string;
+  removable?: ReadonlySet<string>;
   onRemove?: (id: string) => void;
-}) {
-  const { length } = useLengths();
+}
+
+/** Models in rows, all drawn at one scale: kind, length, price, what there is to say of each, and which figures are estimates. */
+export function ModelTable({ models, ...of }: Props) {
+  if (models.length === 0) return null;
   return (
     <div className={css.scroll}>
       <table>
+        <thead>
+          <tr>
+            <Head hidden>Drawing</Head>
+            <Head>Knife</Head>
+            <Head>Kind</Head>
+            <Head className={css.number}>Length</Head>
+            <Head className={css.number}>Price</Head>
+            <Head>From</Head>
+            {of.onRemove && <Head hidden>Remove</Head>}
+          </tr>
+        </thead>
         <tbody>
           {models.map((model) => (
-            <tr key={model.id}>
-              <th scope="row">{model.name}</th>
-              <td>{typeName(model.type)}</td>
-              <td className="figure">{length(model.lengthMm)}</td>
-              <td className="figure">{money(fromMinor(model.priceMinor, model.currency), model.currency)}</td>
-              <td className="faded">
-                {note(model)}
-                {assumedFigures(model).length > 0 && (
-                  <small>taken from its kind: {assumedFigures(model).join(', ')}</small>
-                )}
-              </td>
-              {onRemove && (
-                <td>
-                  <Button
-                    size="compact-xs"
-                    variant="default"
-                    aria-label={`Remove ${model.name}`}
-                    onClick={() => onRemove(model.id)}
-                  >
-                    Remove
-                  </Button>
-                </td>
-              )}
-            </tr>
+            <Row key={model.id} model={model} {...of} />
           ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+const Head = ({
+  hidden,
+  className,
+  children,
+}: {
+  hidden?: boolean;
+  className?: string | undefined;
+  children: string;
+}) => (
+  <th scope="col" className={className}>
+    {hidden ? <span className="visually-hidden">{children}</span> : children}
+  </th>
+);
+
+function Row({ model, note, removable, onRemove }: Omit<Props, 'models'> & { model: BladeModel }) {
+  const { length } = useLengths();
+  const { id, name, maker, type, lengthMm, priceMinor, currency } = model;
+  const estimated = assumedFigures(model);
+  return (
+    <tr>
+      <td className={css.drawn}>
+        <Lying blade={model} />
+      </td>
+      <th scope="row">
+        {name}
+        {maker !== UNKNOWN_MAKER && <small className="faded">{maker}</small>}
+      </th>
+      <td>{typeName(type)}</td>
+      <td className={`figure ${css.number ?? ''}`}>{length(lengthMm)}</td>
+      <td className={`figure ${css.number ?? ''}`}>{money(fromMinor(priceMinor, currency), currency)}</td>
+      <td className="faded">
+        {note(model)}
+        {estimated.length > 0 && <small>estimated: {estimated.join(', ')}</small>}
+      </td>
+      {onRemove && (
+        <td>
+          {removable?.has(id) && (
+            <Button size="compact-sm" variant="default" aria-label={`Remove ${name}`} onClick={() => onRemove(id)}>
+              Remove
+            </Button>
+          )}
+        </td>
+      )}
+    </tr>
+  );
+}
+
+function Lying({ blade }: { blade: BladeModel }) {
+  const { width, height } = placed(blade, false);
+  return (
+    <svg
+      viewBox={`-2 -2 ${Math.max(DRAWN_MM, width) + 4} ${height + 4}`}
+      preserveAspectRatio="xMinYMid"
+      aria-hidden="true"
+    >
+      <KnifeDrawing blade={blade} upright={false} owned={false} line={1.6} />
+    </svg>
   );
 }

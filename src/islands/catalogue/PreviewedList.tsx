@@ -1,7 +1,8 @@
-import { Button, NativeSelect, SegmentedControl } from '@mantine/core';
+import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import type { ShopList } from '../../core/kit/shop/shopList';
+import { plural } from '../../core/text/plural';
 import css from './CatalogueView.module.css';
 import { ModelTable } from './ModelTable';
 
@@ -12,6 +13,8 @@ export interface Preview extends ShopList {
   file: string;
   source: string | string[][];
   currency: string;
+  /** What it will be called among the lists. */
+  list: string;
 }
 
 const MOST_SHOWN_LEFT = 40;
@@ -25,74 +28,87 @@ interface Props {
   /** Ids of one's own models, and of the shipped ones. */
   mine: ReadonlySet<string>;
   shipped: ReadonlySet<string>;
-  onCurrency: (currency: string) => void;
+  onReadAgain: (change: { currency?: string; list?: string }) => void;
   onTake: (models: BladeModel[], duplicates: Duplicates) => void;
   onLeave: () => void;
 }
 
-/** A list before it is taken over: what it brings, what of it is there already, what is left out and why. */
-export function PreviewedList({ preview, mine, shipped, onCurrency, onTake, onLeave }: Props) {
-  const { taken, left, currency } = preview;
+/** A list before it is imported: what it brings, what of it was imported before, what is left out and why. */
+export function PreviewedList({ preview, mine, shipped, onReadAgain, onTake, onLeave }: Props) {
+  const { taken, left, currency, list } = preview;
+  const already = taken.filter(({ model }) => mine.has(model.id)).length;
   return (
     <div className={css.preview}>
-      <Summary preview={preview} mine={mine} />
-      {taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
-        <div className={css.row}>
+      <Summary {...{ preview, already }} />
+      <div className={css.row}>
+        {taken.some(({ model }) => model.list) && (
+          <TextInput
+            key={list}
+            label="Name of this list"
+            description="A kitchen can be planned from it alone."
+            defaultValue={list}
+            maxLength={80}
+            onBlur={(e) => {
+              const name = e.currentTarget.value.trim();
+              if (name !== '' && name !== list) onReadAgain({ list: name });
+            }}
+          />
+        )}
+        {taken.some(({ told }) => told.some((each) => each.startsWith('price'))) && (
           <NativeSelect
             label="Prices that name no currency are in"
             value={currency}
             data={CURRENCIES}
-            onChange={(e) => onCurrency(e.currentTarget.value)}
+            onChange={(e) => onReadAgain({ currency: e.currentTarget.value })}
           />
-        </div>
-      )}
+        )}
+      </div>
       <ModelTable
         models={taken.slice(0, PREVIEWED).map(({ model }) => model)}
-        note={(m) => (shipped.has(m.id) ? 'id of a shipped model' : mine.has(m.id) ? 'there already' : 'new')}
+        note={(m) => (shipped.has(m.id) ? 'replaces an example' : mine.has(m.id) ? 'imported before' : 'new')}
       />
       {taken.length > PREVIEWED && <p className="faded">…and {taken.length - PREVIEWED} more.</p>}
       {left.length > 0 && <LeftOut rows={left} />}
-      <TakeOver models={taken.map(({ model }) => model)} onTake={onTake} onLeave={onLeave} />
+      <Import models={taken.map(({ model }) => model)} {...{ already, onTake, onLeave }} />
     </div>
   );
 }
 
-function Summary({ preview: { file, taken, left }, mine }: Pick<Props, 'preview' | 'mine'>) {
-  const already = taken.filter(({ model }) => mine.has(model.id)).length;
+function Summary({ preview: { file, taken, left }, already }: Pick<Props, 'preview'> & { already: number }) {
   return (
     <p>
-      <b>{file}</b>: <span className="figure">{taken.length}</span> {taken.length === 1 ? 'model' : 'models'}, of which{' '}
-      <span className="figure">{already}</span> {already === 1 ? 'is' : 'are'} there already
-      {left.length > 0 && (
-        <>
-          ; <span className="figure">{left.length}</span> {left.length === 1 ? 'row' : 'rows'} left out, with the reason
-          below
-        </>
-      )}
-      . Nothing is taken over yet.
+      <b>{file}</b>: {plural(taken.length, 'knife', 'knives')} found
+      {already > 0 && `, ${already} of them imported before`}
+      {left.length > 0 && `; ${plural(left.length, 'row')} left out, with the reason below`}. Nothing is imported yet.
     </p>
   );
 }
 
-function TakeOver({ models, onTake, onLeave }: Pick<Props, 'onTake' | 'onLeave'> & { models: BladeModel[] }) {
+interface ImportProps extends Pick<Props, 'onTake' | 'onLeave'> {
+  models: BladeModel[];
+  already: number;
+}
+
+function Import({ models, already, onTake, onLeave }: ImportProps) {
   const [duplicates, setDuplicates] = useState<Duplicates>('replace');
   return (
     <div className={css.row}>
-      <span>What is there already is</span>
-      <SegmentedControl
-        aria-label="What is there already is"
-        value={duplicates}
-        data={[
-          { value: 'replace', label: 'replaced' },
-          { value: 'skip', label: 'left' },
-        ]}
-        onChange={(value) => setDuplicates(value === 'skip' ? 'skip' : 'replace')}
-      />
+      {already > 0 && (
+        <NativeSelect
+          label="Knives imported before"
+          value={duplicates}
+          data={[
+            { value: 'replace', label: 'Replace' },
+            { value: 'skip', label: 'Keep as they are' },
+          ]}
+          onChange={(e) => setDuplicates(e.currentTarget.value === 'skip' ? 'skip' : 'replace')}
+        />
+      )}
       <Button className={css.first ?? ''} disabled={models.length === 0} onClick={() => onTake(models, duplicates)}>
-        Take them over
+        Import {plural(models.length, 'knife', 'knives')}
       </Button>
       <Button variant="default" onClick={() => onLeave()}>
-        Leave it
+        Cancel
       </Button>
     </div>
   );

@@ -6,6 +6,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import { textOf } from '../../core/formats/bytes';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { readListRows, readModelsText } from '../../core/kit/shop/listFile';
+import { CATALOGUE_CURRENCY } from '../../core/money/currency';
 import type { ShopList } from '../../core/kit/shop/shopList';
 import { faultsIn } from '../shared/faultsIn';
 import { readSheetFile } from '../shared/useSheets';
@@ -14,8 +15,10 @@ import type { Preview } from './PreviewedList';
 /** Largest catalogue file read, bytes. */
 const MAX_BYTES = 6 * 1024 * 1024;
 
-function readSource(source: string | string[][], shipped: readonly BladeModel[], currency: string): ShopList {
-  const knowledge = { reference, words: kindWords, models: shipped, hand: 'right' as const, currency };
+type Asked = Pick<Preview, 'source' | 'currency' | 'list'>;
+
+function readSource({ source, currency, list }: Asked, shipped: readonly BladeModel[]): ShopList {
+  const knowledge = { reference, words: kindWords, models: shipped, hand: 'right' as const, currency, list };
   return typeof source === 'string' ? readModelsText(source, knowledge) : readListRows(source, knowledge);
 }
 
@@ -26,6 +29,14 @@ async function sourceOf(file: File): Promise<string | string[][]> {
     throw new FaultyInput([{ path: 'file', message: 'is no spreadsheet that can be read: save it as .xlsx or CSV' }]);
   });
 }
+
+/** What a list is called until it is named otherwise: its file, without folder and ending. */
+const listNamed = (file: string) =>
+  file
+    .replace(/\.[a-z]+$/i, '')
+    .replace(/[_-]+/g, ' ')
+    .trim()
+    .slice(0, 80) || 'My list';
 
 export interface Trouble {
   title: string;
@@ -60,10 +71,10 @@ export function useOwnModels() {
   };
   const take = (models: BladeModel[], how: 'skip' | 'replace', done?: () => void) =>
     changing(
-      'Nothing was taken over',
+      'Nothing was imported',
       async () => {
         const { added, replaced, skipped } = await addModels(models, how);
-        return `${added} added, ${replaced} replaced, ${skipped} left as they were.`;
+        return `${added} added, ${replaced} replaced, ${skipped} kept as they were.`;
       },
       done,
     );
@@ -72,7 +83,7 @@ export function useOwnModels() {
   const mine = new Set(catalogue.own);
   const own = catalogue.models.filter((m) => mine.has(m.id));
   const shipped = catalogue.models.filter((m) => !mine.has(m.id));
-  return { own, shipped, take, remove, trouble, setTrouble, told, setTold };
+  return { all: catalogue.models, own, shipped, take, remove, trouble, setTrouble, told, setTold };
 }
 
 /** A list that was brought in and is looked at before it is taken over. */
@@ -83,18 +94,21 @@ export function usePreview({ shipped, take, setTrouble, setTold }: ReturnType<ty
     setPreview(null);
     setTrouble(null);
     try {
-      const source = await sourceOf(file);
-      setPreview({ file: file.name, source, currency: 'EUR', ...readSource(source, shipped, 'EUR') });
+      const asked = { source: await sourceOf(file), currency: CATALOGUE_CURRENCY, list: listNamed(file.name) };
+      setPreview({ file: file.name, ...asked, ...readSource(asked, shipped) });
     } catch (error) {
-      setTrouble({ title: `${file.name} was not read; nothing was taken over`, faults: faultsIn(error, 'catalogue') });
+      setTrouble({
+        title: `${file.name} could not be read; nothing was imported`,
+        faults: faultsIn(error, 'catalogue'),
+      });
     }
   };
   return {
     preview,
     read,
     leave: () => setPreview(null),
-    inCurrency: (currency: string) =>
-      setPreview((now) => now && { ...now, currency, ...readSource(now.source, shipped, currency) }),
+    readAgain: (change: Partial<Pick<Preview, 'currency' | 'list'>>) =>
+      setPreview((now) => now && { ...now, ...change, ...readSource({ ...now, ...change }, shipped) }),
     takeOver: (models: BladeModel[], how: 'skip' | 'replace') => take(models, how, () => setPreview(null)),
   };
 }

@@ -3,10 +3,11 @@ import { Button } from '@mantine/core';
 import { IconDownload } from '@tabler/icons-react';
 import type { Remote } from 'comlink';
 import { useHotkeys, useMediaQuery } from '@mantine/hooks';
-import { memo, useCallback, useState, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, useState, type ReactNode } from 'react';
 import type { StoredKitchen } from '../../client/kitchens';
 import { isKept } from '../../client/offline';
 import type { KitchenFile, OwnedFile } from '../../core/formats/kitchenFile';
+import { listsOf } from '../../core/catalogue/lists';
 import { isDrawerFull } from '../../core/kitchen/drawerRoom';
 import type { Plan, PlanStep } from '../../core/formats/planFile';
 import type { SentAnswer } from '../../core/kit/plan/answered';
@@ -160,6 +161,7 @@ function Kitchen({ id, edits, worker, sent }: KitchenProps) {
   const { kitchen, update } = edits;
   const planner = usePlanner(kitchen, worker, { sent });
   const { answer, sure, catalogue, trouble } = planner;
+  const lists = useMemo(() => listsOf(catalogue.values()), [catalogue]);
   const opened = useOpenStep(answer?.plan.steps ?? NO_STEPS);
   const { step, open, close } = opened;
   const beside = useMediaQuery('(min-width: 861px)', true, { getInitialValueInEffect: false });
@@ -186,6 +188,7 @@ function Kitchen({ id, edits, worker, sent }: KitchenProps) {
             folded={!beside}
             length={answer?.plan.lengthWanted ?? null}
             point={answer?.plan.worth ?? null}
+            lists={lists}
           />
         </div>
       </aside>

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { shippedMakers } from '../../../data/names';
 import type { BladeModel } from '../../core/blade/schema';
+import { UNKNOWN_MAKER } from '../../core/blade/words';
 import { drawKnife } from '../../core/drawing/knife';
 import type { Drawing as CoreDrawing } from '../../core/drawing/shape';
 import { drawTool } from '../../core/drawing/tool';
@@ -102,7 +103,7 @@ function Words({ content: { step, blade, title, condition, inDoubt }, currency }
           {step.upkeep ? <span>keeps the kit</span> : <span>+{pointsAdded(step.gain)}</span>}
         </span>
       )}
-      {blade && blade.maker !== 'Unknown' && (
+      {blade && blade.maker !== UNKNOWN_MAKER && (
         <span className={css.small}>
           {step?.action === 'buy' && shippedMakers.has(blade.maker) ? `e.g. ${blade.maker}` : blade.maker}
         </span>

@@ -1,6 +1,7 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { Explanation } from '../../core/fit/explain';
+import { UNKNOWN_MAKER } from '../../core/blade/words';
 import type { KitchenWorker, Target } from '../../workers/kitchen.worker';
 import type { Character, MatchTable, Ranked } from '../../workers/stock';
 import { SeeTheCut } from '../cut/SeeTheCut';
@@ -133,7 +134,7 @@ function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
                 <b className="figure">{Math.floor(explanation.score)}</b>
                 <span>
                   {blade.name}
-                  <span className="faded">{blade.maker === 'Unknown' ? ' in your drawer' : `, ${blade.maker}`}</span>
+                  <span className="faded">{blade.maker === UNKNOWN_MAKER ? ' in your drawer' : `, ${blade.maker}`}</span>
                 </span>
               </button>
               {heldBack && (

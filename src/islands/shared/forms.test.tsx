@@ -50,7 +50,9 @@ test('whatever a kitchen says, its forms put every question with a name and ever
       const forms = [
         ...(kitchen.cooks ?? [{}]).map((_, at) => cookForm(kitchen, at, owned)),
         shown(<PlaceForm kitchen={kitchen} update={nothing} />),
-        shown(<MoneyQuestions kitchen={kitchen} update={nothing} point={{ points: 50, pointPrice: 12.5 }} />),
+        shown(
+          <MoneyQuestions kitchen={kitchen} update={nothing} point={{ points: 50, pointPrice: 12.5 }} lists={[]} />,
+        ),
       ];
       for (const form of forms) {
         expect(form.words).not.toMatch(ODD);
@@ -105,7 +107,7 @@ test('a sharpening is priced where others do it, and how often is asked of a pro
 
 test('a budget without a ceiling has no slider; a price of a point set by hand can be worked out again', () => {
   const money = (budget: KitchenFile['budget'], point: { points: number; pointPrice: number } | null = null) =>
-    shown(<MoneyQuestions kitchen={fileOf({ budget })} update={nothing} point={point} />);
+    shown(<MoneyQuestions kitchen={fileOf({ budget })} update={nothing} point={point} lists={[]} />);
   expect(money({ total: 300 }).page.querySelectorAll('input[type=range]')).toHaveLength(1);
   expect(money({ total: null }).page.querySelectorAll('input[type=range]')).toHaveLength(0);
   const point = { points: 60, pointPrice: 20 };
@@ -171,7 +173,7 @@ describe('a blade', () => {
   });
 });
 
-describe('a list before it is taken over', () => {
+describe('a list before it is imported', () => {
   const list = readShopList(
     [
       ['name', 'price'],
@@ -183,13 +185,13 @@ describe('a list before it is taken over', () => {
     { reference, words: kindWords, models: shippedModels, hand: 'right', currency: 'EUR' },
   );
   const preview = (of: ShopList, mine: ReadonlySet<string> = new Set()) => {
-    const read: Preview = { ...of, file: 'list.csv', source: '', currency: 'EUR' };
+    const read: Preview = { ...of, file: 'list.csv', source: '', currency: 'EUR', list: 'list' };
     return shown(
       <PreviewedList
         preview={read}
         {...{ mine }}
         shipped={new Set()}
-        onCurrency={nothing}
+        onReadAgain={nothing}
         onTake={nothing}
         onLeave={nothing}
       />,
@@ -200,29 +202,30 @@ describe('a list before it is taken over', () => {
     const [first] = list.taken;
     if (!first) throw new Error('nothing was read');
     const view = preview(list, new Set([first.model.id]));
-    expect(view.words).toContain(`list.csv: ${list.taken.length} models, of which 1 is there already`);
-    expect(view.words).toContain('Nothing is taken over yet.');
+    expect(view.words).toContain(`list.csv: ${list.taken.length} knives found, 1 of them imported before`);
+    expect(view.words).toContain('Nothing is imported yet.');
     for (const { row, why } of list.left) {
       expect(view.words).toContain(`row ${row}`);
       expect(view.words).toContain(why);
     }
-    expect(view.words).toContain('there already');
+    expect(view.words).toContain('imported before');
     expect(view.words).not.toMatch(ODD);
     expect(nameless(view)).toEqual([]);
   });
 
   test('with nothing to take there is nothing to press but leaving it', () => {
     const view = preview({ ...list, taken: [] });
-    const take = view.page.querySelectorAll('button').find((button) => button.text === 'Take them over');
+    const take = view.page.querySelectorAll('button').find((button) => button.text === 'Import 0 knives');
     expect(take?.hasAttribute('disabled')).toBe(true);
-    expect(view.buttons).toContain('Leave it');
+    expect(view.buttons).toContain('Cancel');
   });
 
   test('every model stands with its kind, its edge and its price, and is taken out by name', () => {
     const models = shippedModels.slice(0, 5);
-    const table = shown(<ModelTable models={models} note={() => ''} onRemove={nothing} />);
-    expect(table.wordsOf('th')).toEqual(models.map(({ name }) => name));
-    expect(table.buttons).toEqual(models.map(({ name }) => `Remove ${name}`));
+    const [first, ...others] = models.map(({ id }) => id);
+    const table = shown(<ModelTable models={models} note={() => ''} removable={new Set(others)} onRemove={nothing} />);
+    expect(table.wordsOf('tbody th')).toEqual(models.map(({ name, maker }) => `${name} ${maker}`));
+    expect(table.buttons).toEqual(models.filter(({ id }) => id !== first).map(({ name }) => `Remove ${name}`));
     for (const { lengthMm } of models) expect(table.words).toContain(`${Math.round(lengthMm)} mm`);
   });
 });

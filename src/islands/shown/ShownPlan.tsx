@@ -1,6 +1,7 @@
 import { counted } from '../../core/formats/planSteps';
 import { reference } from '../../../data/reference';
 import type { BladeModel } from '../../core/blade/schema';
+import { UNKNOWN_MAKER } from '../../core/blade/words';
 import { drawKnife, overallMm } from '../../core/drawing/knife';
 import { drawTool } from '../../core/drawing/tool';
 import type { PlanStep } from '../../core/formats/planFile';
@@ -112,7 +113,7 @@ function widthOf(shown: ShownPlan): number {
 export function ShownStep({ shown, step, language }: ShownPlanProps & { step: PlanStep }) {
   const { money } = writingIn(language);
   const beside = [
-    ...(step.maker && step.maker !== 'Unknown' ? [`such as ${step.maker} ${step.name}`] : []),
+    ...(step.maker && step.maker !== UNKNOWN_MAKER ? [`such as ${step.maker} ${step.name}`] : []),
     ...(shown.withPrices && step.action !== 'retire' ? [money(step.price, shown.plan.currency)] : []),
   ];
   return (

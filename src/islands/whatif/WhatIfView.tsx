@@ -2,10 +2,11 @@ import { Button, TextInput } from '@mantine/core';
 import type { Remote } from 'comlink';
 import { useDebouncedValue } from '@mantine/hooks';
 import { useForm } from '@mantine/form';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Snapshot } from '../../client/snapshots';
 import type { StoredKitchen } from '../../client/kitchens';
 import type { BladeModel } from '../../core/blade/schema';
+import { listsOf } from '../../core/catalogue/lists';
 import type { KitchenFile } from '../../core/formats/kitchenFile';
 import type { Argued } from '../../workers/argue';
 import type { KitchenWorker } from '../../workers/kitchen.worker';
@@ -85,6 +86,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const { kitchen, update } = edits;
   const { catalogue, trouble } = useCatalogue(worker);
   const [scratch, setScratch] = useState<KitchenFile | null>(null);
+  const lists = useMemo(() => listsOf(catalogue?.values() ?? []), [catalogue]);
   const store = useSnapshots(id, worker);
   const { now, then, changes, busy } = useBoth(kitchen, scratch, worker, catalogue !== null);
   const kind = scratch ? 'scenario' : 'snapshot';
@@ -97,6 +99,7 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
           update={(change) => setScratch((s) => change(s ?? kitchen))}
           length={then?.plan.lengthWanted ?? null}
           point={then?.plan.worth ?? null}
+          lists={lists}
         />
       </aside>
       <main id="main" className={css.main}>

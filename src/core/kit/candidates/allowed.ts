@@ -25,6 +25,7 @@ export function isAllowed(model: BladeModel, { limits, cooks }: Pick<Kitchen, 'l
   if (model.handleStyle === 'folding') return limits.must.includes(model.type);
   if (model.handed !== 'either' && cooks.every(({ handed }) => handed !== model.handed)) return false;
   if (limits.maker && model.maker !== limits.maker) return false;
+  if (limits.list && model.list !== limits.list) return false;
   if (limits.steel.length > 0 && !limits.steel.includes(model.steel)) return false;
   return !limits.handle || hasHandle(model, limits.handle);
 }

@@ -1,5 +1,6 @@
 import { TYPICAL } from '../../constants';
 import type { BladeModel, BladeType } from '../../blade/schema';
+import { UNKNOWN_MAKER } from '../../blade/words';
 import type { Owned } from '../../kitchen/kitchen';
 
 const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
@@ -23,7 +24,7 @@ export function typicalBlade(
   const handleStyle = type.usualHandle ?? 'western';
   return {
     id: `typical-${type.id}`,
-    maker: 'Unknown',
+    maker: UNKNOWN_MAKER,
     name: type.name,
     type: type.id,
     lengthMm,

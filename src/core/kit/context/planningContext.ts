@@ -110,7 +110,7 @@ export const allTasks = ({ kitchen, reference }: Pick<PlanningContext, 'kitchen'
 
 /** Everything the scores and prices of the buyable models depend on. */
 function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonly TaskLoad[]): string {
-  const { must, never, steel, handle, maker } = kitchen.limits;
+  const { must, never, steel, handle, maker, list } = kitchen.limits;
   const work = loads.map(({ task, minutesPerWeek, timesPerYear, matters }) => [
     task.id,
     minutesPerWeek,
@@ -120,7 +120,7 @@ function basisOf(kitchen: Kitchen, cooks: readonly CookContext[], loads: readonl
   ]);
   const { habits, tastes, wishes, currency, seats, cooksAtOnce } = kitchen;
   const rest = [currency, seats, habits, tastes, wishes, cooksAtOnce];
-  return JSON.stringify([cooks, work, must, never, steel, handle, maker, ...rest]);
+  return JSON.stringify([cooks, work, must, never, steel, handle, maker, list, ...rest]);
 }
 
 /**

@@ -92,7 +92,7 @@ function wayOut(context: PlanningContext, steps: readonly Candidate[], missed: M
 /** Why nothing that may be bought here does a task well. */
 function forbidden({ kitchen, models, reference, tasks, cooks, owned }: PlanningContext, { t }: Missed): string {
   const task = tasks[t];
-  const { never, handle, steel, maker } = kitchen.limits;
+  const { never, handle, steel, maker, list } = kitchen.limits;
   const able = models.filter((model) => {
     if (!task) return false;
     return score(bladeTraits(model, reference, kitchen.habits.roughUse), task, cooks) >= REASON.cureFrom.value;
@@ -100,6 +100,7 @@ function forbidden({ kitchen, models, reference, tasks, cooks, owned }: Planning
   if (able.length === 0) return 'nothing on sale does it well for this hand and board';
   const out = (is: (model: (typeof able)[number]) => boolean) => able.every(is);
   if (out((m) => never.includes(m.type) || never.includes(m.id))) return 'what would do it is ruled out by name';
+  if (list && out((m) => m.list !== list)) return `nothing in the list ${list} does it well`;
   if (maker && out((m) => m.maker !== maker)) return `nothing of ${maker} does it well`;
   if (handle && out((m) => !hasHandle(m, handle))) return 'no handle of the kind you ask for comes with a blade for it';
   if (steel.length > 0 && out((m) => !steel.includes(m.steel))) return 'no blade for it comes in the steel you ask for';

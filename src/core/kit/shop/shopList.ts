@@ -1,5 +1,6 @@
 import type { BladeModel, BladeType } from '../../blade/schema';
 import { bladeModelSchema } from '../../blade/schema';
+import { UNKNOWN_MAKER } from '../../blade/words';
 import { faultLine, faultsOf, FaultyInput } from '../../formats/faults';
 import { MAX_MODELS } from '../../formats/catalogueFile';
 import { isCurrency, minorDigits, toMinor } from '../../money/currency';
@@ -42,6 +43,8 @@ export interface ListKnowledge {
   hand: 'left' | 'right';
   /** Currency of a price that names none. */
   currency: string;
+  /** What the list is called: its models carry the name. */
+  list?: string;
 }
 
 /** How far beyond a kind's lengths a knife may be before kind or length is doubted. */
@@ -78,7 +81,11 @@ function bareLength(name: string, [short, long]: readonly [number, number]): num
   return null;
 }
 
-const idOf = (name: string) => `list-${slug(name) || 'knife'}`;
+/** Longest part of an id that names the list, characters. */
+const LIST_PART = 16;
+
+const idOf = (name: string, list = '') =>
+  ['list', slug(list).slice(0, LIST_PART).replace(/-$/, ''), slug(name) || 'knife'].filter(Boolean).join('-');
 
 /**
  * Reads a shop's list, rows of cells with headings: kind, length and price of each knife, what is missing from the kind's usual build. Every row that
@@ -120,7 +127,7 @@ export function readShopList(rows: readonly (readonly string[])[], knowledge: Li
 function readRow(
   cells: readonly string[],
   { at, headings }: Columns,
-  { reference, words, models, hand, currency: usual }: ListKnowledge,
+  { reference, words, models, hand, currency: usual, list }: ListKnowledge,
 ): { model: BladeModel; told: string[] } | { why: string } {
   const cell = (column: Column) => (at[column] === undefined ? '' : (cells[at[column]] ?? '').trim());
   const heading = (column: Column) => (at[column] === undefined ? '' : (headings[at[column]] ?? ''));
@@ -154,11 +161,12 @@ function readRow(
   const exact = Math.round(price * 10 ** minorDigits(currency)) / 10 ** minorDigits(currency);
   const parsed = bladeModelSchema.safeParse({
     ...blade,
-    id: idOf(cell('id') || name),
-    maker: cell('maker') || 'Unknown',
+    id: idOf(cell('id') || name, list),
+    maker: cell('maker') || UNKNOWN_MAKER,
     name: name.slice(0, 120),
     priceMinor: toMinor(exact, currency),
     currency,
+    ...(list ? { list } : {}),
     assumed: [...(lengthMm === null ? ['lengthMm'] : []), ...assumed.filter((figure) => figure !== 'lengthMm')],
   });
   if (!parsed.success) return { why: faultsOf(parsed.error).map(faultLine).join('; ') };

@@ -17,7 +17,12 @@ const SLIDER_EUR = 800;
 const inCurrency = (euros: number, currency: string) => fromMinor(euroIn(euros, currency), currency);
 
 /** What there is to spend, in which money, and at most how many knives. */
-export default function MoneyQuestions({ kitchen, update, point }: QuestionProps & { point: Plan['worth'] | null }) {
+export default function MoneyQuestions({
+  kitchen,
+  update,
+  point,
+  lists,
+}: QuestionProps & { point: Plan['worth'] | null; lists: readonly string[] }) {
   const asked = { kitchen, update };
   const currency = kitchen.currency ?? CATALOGUE_CURRENCY;
   const said = kitchen.budget?.total;
@@ -60,7 +65,31 @@ export default function MoneyQuestions({ kitchen, update, point }: QuestionProps
       <Question of="spend" {...asked} hint={SPENDS.find(({ value }) => value === spend)?.about} />
       {point && <PointPrice {...asked} price={point.pointPrice} />}
       <Question of="maxKnives" {...asked} />
+      <FromList {...asked} lists={lists} />
     </>
+  );
+}
+
+/** Which knives the plan chooses from: all, or those of one shop's list. */
+function FromList({ kitchen, update, lists }: QuestionProps & { lists: readonly string[] }) {
+  const from = kitchen.limits?.list ?? '';
+  const known = from === '' || lists.includes(from) ? lists : [from, ...lists];
+  if (known.length === 0)
+    return (
+      <p className={css.hint}>
+        The knives are examples. <a href="/catalogue">Import a shop’s price list</a> to plan with knives you can buy.
+      </p>
+    );
+  return (
+    <NativeSelect
+      label="Choose knives from"
+      value={from}
+      data={[{ value: '', label: 'All knives' }, ...known.map((list) => ({ value: list, label: `Only ${list}` }))]}
+      onChange={(e) => {
+        const list = e.currentTarget.value || undefined;
+        update((k) => ({ ...k, limits: { ...k.limits, list } }));
+      }}
+    />
   );
 }
 

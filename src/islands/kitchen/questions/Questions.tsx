@@ -22,14 +22,20 @@ export function Questions({
   update,
   length,
   point,
+  lists,
   folded = false,
-}: QuestionProps & { length: Plan['lengthWanted'] | null; point: Plan['worth'] | null; folded?: boolean }) {
+}: QuestionProps & {
+  length: Plan['lengthWanted'] | null;
+  point: Plan['worth'] | null;
+  lists: readonly string[];
+  folded?: boolean;
+}) {
   const [open] = useState(() => !folded && isNew(kitchen));
   const asked = { kitchen, update };
   const parts = [
     { title: 'What you cook', said: cookingSaid, open, fields: <CookingQuestions {...asked} /> },
     { title: 'You and your board', said: cookSaid, open, fields: <CookQuestions {...asked} length={length} /> },
-    { title: 'What you can spend', said: moneySaid, open, fields: <MoneyQuestions {...asked} point={point} /> },
+    { title: 'What you can spend', said: moneySaid, open, fields: <MoneyQuestions {...asked} {...{ point, lists }} /> },
     { title: 'Already in the drawer', said: drawerSaid, open: false, fields: <DrawerQuestions {...asked} /> },
   ];
   return (

@@ -1,3 +1,4 @@
+import { plural } from '../../../core/text/plural';
 import { cuisineNames } from '../../../../data/names';
 import type { KitchenFile } from '../../../core/formats/kitchenFile';
 import { DEFAULTS } from '../../../core/kitchen/defaults';
@@ -20,8 +21,6 @@ function few(names: readonly string[], most = 3): string {
   if (more > 0) return `${shown.join(', ')} and ${more} more`;
   return listed(shown);
 }
-const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
-
 /** Whether nothing at all has been said of what is cooked, by whom, and for how much. */
 export const isNew = (kitchen: KitchenFile): boolean =>
   !isAnswered('cooking', kitchen) && !kitchen.cooks && !kitchen.budget && !kitchen.owned?.length;
@@ -63,7 +62,8 @@ export function moneySaid({ budget, currency = CATALOGUE_CURRENCY, limits }: Kit
         : month || `Assumed: ${money(DEFAULTS.budgetEur, CATALOGUE_CURRENCY)} in all`
       : `${money(total, currency)} in all${month ? `, ${month}` : ''}`;
   const most = limits?.maxKnives;
-  return `${whole}; ${spend}${most === undefined ? '' : `; at most ${plural(most, 'knife', 'knives')}`}.`;
+  const list = limits?.list ? `; only from ${limits.list}` : '';
+  return `${whole}; ${spend}${most === undefined ? '' : `; at most ${plural(most, 'knife', 'knives')}`}${list}.`;
 }
 
 export function drawerSaid({ owned = [], tools = [] }: KitchenFile): string {
