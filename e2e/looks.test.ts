@@ -33,6 +33,12 @@ const OF_A_KITCHEN = [
 ];
 const OF_ANYONE = ['/', '/glossary', '/score', '/catalogue', '/help'];
 
+/** The smallest phone, and a usual window at twice its size. */
+const TIGHT = [
+  { width: 320, height: 568 },
+  { width: 640, height: 400 },
+];
+
 interface Shift {
   hadRecentInput: boolean;
   value: number;
@@ -86,14 +92,17 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
       .catch(async () => {
         throw new Error(`still at work after a minute: ${await textOf(page, 'main')} ${errors.join('; ')}`);
       });
+  /** Nothing runs off the side; drawings shrink when they hear of it. */
+  const holds = async (width: number) => {
+    const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    await expect.poll(over, { message: `off the side at ${width}`, timeout: 5_000 }).toBeLessThanOrEqual(0);
+  };
   const looksRight = async ({ scheme, width }: (typeof LOOKS)[number]) => {
     await stands();
     await openAll(page, stands);
     await page.waitForFunction((wanted) => document.documentElement.dataset.mantineColorScheme === wanted, {}, scheme);
     await stands();
-    const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    // drawings shrink when they hear of it
-    await expect.poll(over, { message: `off the side at ${width}`, timeout: 5_000 }).toBeLessThanOrEqual(0);
+    await holds(width);
     expect(await page.$$eval('h1', (all) => all.length)).toBe(1);
     expect(await seriousFaults(page), scheme).toEqual([]);
     expect(errors.splice(0)).toEqual([]);
@@ -103,6 +112,12 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     for (const look of LOOKS) {
       await turnTo(look);
       await looksRight(look);
+    }
+    for (const size of TIGHT) {
+      await page.setViewport(size);
+      await holds(size.width);
+      const bars = await page.$$eval('[data-bar]', (all) => all.map((bar) => bar.getBoundingClientRect().height));
+      for (const bar of bars) expect(bar, 'the bar at the bottom').toBeLessThanOrEqual(size.height / 8);
     }
     await turnTo(LOOKS[0]);
   };

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { planFileSchema } from '../src/core/formats/planFile';
 import { openKitchen } from './kitchens';
-import { address, testBrowser, textOf, visitor } from './support';
+import { address, settled, testBrowser, textOf, visitor } from './support';
 
 const browser = await testBrowser();
 const button = (name: string) => `xpath///button[.//span[contains(., "${name}")] or contains(., "${name}")]`;
@@ -75,5 +75,49 @@ test('a plan goes out: PDF, shopping list, files, and a link that shows it to a 
   await page.waitForFunction(() => !document.querySelector('[aria-label="Links of this kitchen"]'));
   expect((await stranger.page.goto(link ?? ''))?.status()).toBe(404);
   expect(plan.steps.length).toBeGreaterThan(2);
+  expect(errors).toEqual([]);
+});
+
+test('a plan printed from the browser shows its name and every pocket whole, and nothing of the screen', async () => {
+  const { page, errors } = await visitor(browser);
+  await openKitchen(page, {
+    format: 'scabbard.kitchen',
+    version: 1,
+    name: 'Weir house',
+    cooks: [{}, {}],
+    cooksAtOnce: 2,
+    owned: [{ type: 'steak', condition: 'worn-out' }],
+    cooking: { cuisines: [{ id: 'italian' }, { id: 'raw-fish' }], mealsPerWeek: 12 },
+    budget: { total: 900 },
+  });
+  await settled(page);
+  // an A4 page between its margins, in CSS pixels
+  await page.setViewport({ width: 718, height: 1000 });
+  await page.emulateMediaType('print');
+  const printed = await page.evaluate(() => {
+    const shown = (e: Element) => e.getClientRects().length > 0;
+    const roll = document.querySelector('section[aria-label="Your knife roll"]');
+    const bottom = roll?.getBoundingClientRect().bottom ?? 0;
+    const words = [...(roll?.querySelectorAll('[data-pocket] *') ?? [])].filter(
+      (e) => e.childElementCount === 0 && !e.matches('.visually-hidden'),
+    );
+    const boxes = words.filter(shown).map((e) => ({ e, box: e.getBoundingClientRect() }));
+    return {
+      title: document.querySelector('h1')?.getBoundingClientRect().height ?? 0,
+      name: document.querySelector('h1')?.textContent,
+      pockets: roll?.querySelectorAll('[data-pocket]').length ?? 0,
+      below: boxes.filter(({ box }) => box.bottom > bottom).map(({ e }) => e.textContent),
+      cut: boxes
+        .filter(({ e }) => e.scrollHeight > e.clientHeight + 1 && e.clientHeight > 0)
+        .map(({ e }) => e.textContent),
+      priced: words.filter((e) => shown(e) && /^€/.test(e.textContent ?? '')).length,
+      screen: [...document.querySelectorAll('aside, nav, main button:not([data-pocket])')].filter(shown).length,
+      wide: document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    };
+  });
+  expect(printed).toMatchObject({ name: 'Your plan: Weir house', below: [], cut: [], screen: 0, wide: 0 });
+  expect(printed.title).toBeGreaterThan(20);
+  expect(printed.pockets).toBeGreaterThan(3);
+  expect(printed.priced).toBeGreaterThanOrEqual(printed.pockets - 1);
   expect(errors).toEqual([]);
 });

@@ -22,7 +22,7 @@ interface Props {
 export function ModelTable({ models, ...of }: Props) {
   if (models.length === 0) return null;
   return (
-    <div className={css.scroll}>
+    <div className={css.scroll} role="region" aria-label="Knives" tabIndex={0}>
       <table>
         <thead>
           <tr>

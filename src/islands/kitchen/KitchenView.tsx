@@ -95,8 +95,9 @@ function Copies({ plan }: { plan: Plan }) {
     <ul className={css.copies} aria-label="How many of each kind">
       {plan.copies.map(({ role, wanted, have, why }) => (
         <li key={role}>
-          <b className="figure">{have}</b> {COPIES[role]?.[have === 1 ? 0 : 1] ?? role} planned; your people could use
-          up to <b className="figure">{wanted}</b>. <span className="faded">{why}</span>
+          <b className="figure">{have}</b> {COPIES[role]?.[have === 1 ? 0 : 1] ?? role} planned:{' '}
+          {have < wanted ? `your people could use up to ${wanted}` : 'enough for everyone'}.{' '}
+          <span className="faded">{why}</span>
         </li>
       ))}
     </ul>
@@ -193,7 +194,7 @@ function Kitchen({ id, edits, worker, sent }: KitchenProps) {
         </div>
       </aside>
       <main id="main" className={css.answer}>
-        <h1 className="visually-hidden">{titleOf('')}</h1>
+        <h1 className="visually-hidden">{kitchen.name ? `${titleOf('')}: ${kitchen.name}` : titleOf('')}</h1>
         {!beside && <QuickQuestions {...{ kitchen, update }} />}
         {trouble && (
           <p className={css.notice} role="alert">

@@ -24,13 +24,13 @@ export function Next({
   if (question === null || except.includes(question)) return null;
   if (question === 'budget')
     return (
-      <div className={css.asked} role="group" aria-label="What may the kit cost?">
+      <div className={css.asked} data-screen-only role="group" aria-label="What may the kit cost?">
         <span>What may the kit cost?</span>
         <BudgetChoice {...{ kitchen, update }} />
       </div>
     );
   return (
-    <p className={css.asked}>
+    <p className={css.asked} data-screen-only>
       {ASKED[question].words} <a href={`/kitchens/${id}${ASKED[question].page}`}>Answer</a>
     </p>
   );

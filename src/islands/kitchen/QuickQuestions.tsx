@@ -23,7 +23,7 @@ export function QuickQuestions({ kitchen, update }: QuestionProps) {
     ? handSizeOf(kitchen.cooks?.[0]?.handLengthMm ?? DEFAULTS.handLengthMm)
     : null;
   return (
-    <section className={css.quick} aria-label="The three questions that matter most">
+    <section className={css.quick} data-screen-only aria-label="The three questions that matter most">
       <Row name="What do you cook?">
         {[...cuisineNames].map(([id, name]) => (
           <ToggleChip

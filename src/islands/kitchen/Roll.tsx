@@ -28,6 +28,8 @@ const DRAWN_HEIGHT_PX = 312;
 const LEAST_WIDTH_PX = 84;
 const BESIDE_BLADE_PX = 28;
 const NARROW_WIDTH_PX = 326;
+/** The same on the smallest phones. */
+const SMALLEST_WIDTH_PX = 230;
 const LARGEST_PX_PER_MM = 0.9;
 
 interface Group {
@@ -65,11 +67,11 @@ function groupsOf({ plan, owned, ownedFile, catalogue, inDoubt }: Props): Group[
 }
 
 /** One scale for every pocket: the longest knife fits the room. */
-function scaleOf(pockets: readonly PocketContent[], narrow: boolean): Scale {
+function scaleOf(pockets: readonly PocketContent[], narrow: boolean, isSmallest: boolean): Scale {
   const blades = pockets.flatMap((c) => c.blade ?? []);
   const handleMm = Math.max(110, ...blades.map((b) => b.handleLengthMm));
   const bladeMm = Math.max(120, ...blades.map((b) => b.lengthMm));
-  const room = narrow ? NARROW_WIDTH_PX : DRAWN_HEIGHT_PX;
+  const room = isSmallest ? SMALLEST_WIDTH_PX : narrow ? NARROW_WIDTH_PX : DRAWN_HEIGHT_PX;
   const pxPerMm = Math.min(LARGEST_PX_PER_MM, room / (handleMm + bladeMm + 8));
   return { upright: !narrow, pxPerMm, handleMm, bladeMm };
 }
@@ -83,9 +85,10 @@ export const Roll = memo(function Roll(props: Props) {
   const { plan, open, onOpen, isPhone = false } = props;
   const matches = useMediaQuery('(max-width: 640px)', false, { getInitialValueInEffect: false });
   const narrow = typeof window === 'undefined' ? isPhone : matches;
+  const isSmallest = useMediaQuery('(max-width: 374px)', false, { getInitialValueInEffect: false });
   const groups = groupsOf(props);
   const pockets = groups.flatMap(({ items }) => items);
-  const scale = scaleOf(pockets, narrow);
+  const scale = scaleOf(pockets, narrow, narrow && isSmallest);
   return (
     <section
       className={css.roll}

@@ -18,7 +18,7 @@ export function WhenSeen({
   const [seen, setSeen] = useState(false);
   if (!seen && ready && entry?.isIntersecting) setSeen(true);
   return (
-    <section ref={ref} aria-label={label} style={{ minHeight: least }}>
+    <section ref={ref} aria-label={label} data-held style={{ minHeight: least }}>
       {seen && children}
     </section>
   );

@@ -134,7 +134,9 @@ function TaskStory({ table, row, worker, onPick }: Props & { row: number }) {
                 <b className="figure">{Math.floor(explanation.score)}</b>
                 <span>
                   {blade.name}
-                  <span className="faded">{blade.maker === UNKNOWN_MAKER ? ' in your drawer' : `, ${blade.maker}`}</span>
+                  <span className="faded">
+                    {blade.maker === UNKNOWN_MAKER ? ' in your drawer' : `, ${blade.maker}`}
+                  </span>
                 </span>
               </button>
               {heldBack && (
