@@ -108,7 +108,7 @@ test('sharpening days at a private address: any calendar reads them, nobody else
     url,
   );
   expect((await fetch(url)).status).toBe(404);
-  await tap(page, 'xpath///button[contains(., "Revoke it")]');
+  await tap(page, 'xpath///button[contains(., "Stop sharing")]');
   await page.waitForSelector('xpath///button[contains(., "Make a private address")]');
   expect(errors).toEqual([]);
 });

@@ -34,7 +34,7 @@ const BREAD = { type: 'bread', lengthMm: 250, condition: 'keen' };
 test('places hold the knives to scale; moved by keys and by mouse, refused where one does not fit, undone, printed', async () => {
   const { page, errors } = await visitor(browser, 1280, 1500);
   const url = await keeping(page, '', [CHEF, PARING, BREAD]);
-  await said(page, 'No place holds any of them yet.');
+  await said(page, 'They have no place yet.');
   await tap(page, 'xpath///button[starts-with(normalize-space(.), "Block")]');
   await said(page, 'One finds no place.');
   expect(await textOf(page, '[aria-labelledby="left"]')).toMatch(

@@ -42,6 +42,7 @@ const TIGHT = [
 interface Shift {
   hadRecentInput: boolean;
   value: number;
+  sources: { node: Element | null; previousRect: DOMRect; currentRect: DOMRect }[];
 }
 
 /** How each page is looked at: as it comes, by day in a wide window, then narrowed to a phone's width at night. */
@@ -63,14 +64,19 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     // what the policy reports is no console message: it is collected from the first script on
     await page.evaluateOnNewDocument(() => {
       const found: string[] = [];
-      Object.assign(globalThis, { policyFaults: found, moved: 0 });
+      const what: string[] = [];
+      Object.assign(globalThis, { policyFaults: found, moved: 0, what });
       addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
         found.push(`${violatedDirective} ${blockedURI}`),
       );
       // a shift counts by its share of the window; what follows a press is left out
       new PerformanceObserver((list) => {
-        for (const { hadRecentInput, value } of list.getEntries() as (PerformanceEntry & Shift)[])
-          if (!hadRecentInput) (globalThis as unknown as { moved: number }).moved += value;
+        for (const { hadRecentInput, value, sources } of list.getEntries() as (PerformanceEntry & Shift)[]) {
+          if (hadRecentInput) continue;
+          (globalThis as unknown as { moved: number }).moved += value;
+          for (const { node, previousRect, currentRect } of sources)
+            what.push(`${node?.textContent?.slice(0, 30) ?? 'gone'}: ${previousRect.y} to ${currentRect.y}`);
+        }
       }).observe({ type: 'layout-shift', buffered: true });
     });
     await page.goto(address);
@@ -134,7 +140,8 @@ describe('a wide window by day, narrowed to a phone’s at night', () => {
     await page.waitForFunction(() => !document.querySelector('progress') && !document.querySelector('[data-first]'), {
       timeout: 60_000,
     });
-    expect(z.number().parse(await page.evaluate('moved')), path).toBeLessThan(0.1);
+    const moved = z.number().parse(await page.evaluate('moved'));
+    expect(moved, `${path}: ${String(await page.evaluate(`what.join('; ')`))}`).toBeLessThan(0.1);
   };
 
   test.each(OF_A_KITCHEN)('a kitchen’s %s too, and nothing moves while it comes', async (path) => {

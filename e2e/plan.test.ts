@@ -177,11 +177,11 @@ test('what if: a scratch copy beside the kitchen, kept as a scenario, thrown awa
   await page.type('input[placeholder="if we ate no meat"]', 'Without fish');
   await (await button(page, 'Keep the scenario'))?.click();
   await page.waitForSelector('[aria-label="Compare with Without fish"]');
-  await (await button(page, 'Throw it away'))?.click();
+  await (await button(page, 'Discard changes'))?.click();
   await page.waitForSelector('section[aria-label="The same, so far"]');
   await page.click('[aria-label="Compare with Without fish"]');
   await page.waitForSelector('section[aria-label="As it would be"]');
-  await (await button(page, 'Keep it: this is my kitchen now'))?.click();
+  await (await button(page, 'Keep these changes'))?.click();
   await saved(page);
   await page.waitForFunction(
     () => document.querySelector<HTMLButtonElement>('[aria-label^="Undo"]')?.disabled === false,

@@ -85,7 +85,7 @@ test('from nothing to a plan that knows the cook, eight dishes and five knives, 
   for (const kind of ['Chef', 'Paring', 'Bread', 'Santoku', 'Fillet']) {
     await keys.type(kind);
     const before = await page.$$eval('main li', (all) => all.length);
-    await keys.tabTo(/Put it in the drawer/, 20);
+    await keys.tabTo(/Add to the drawer/, 20);
     await keys.press('Enter');
     await page.waitForFunction((n) => document.querySelectorAll('main li').length > n, {}, before);
     await page.focus('xpath///label[contains(., "Kind of knife")]/following::select[1]');
@@ -243,7 +243,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
   await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await tap(page, 'xpath///button[@role="radio"][.//b[text()="Dull"]]');
-  await tap(page, 'xpath///button[.//span[text()="Put it in the drawer"]]');
+  await tap(page, 'xpath///button[.//span[text()="Add to the drawer"]]');
   await page.waitForFunction(() =>
     document.querySelector('main li')?.textContent?.includes('It only needs sharpening'),
   );
@@ -258,7 +258,7 @@ test('on a phone the palm is measured against the calibrated screen, and a knife
 test('a list of knives is refused with its faults and taken over whole', async () => {
   const { page } = await visitor(browser);
   const { id } = await openKitchen(page, 'nothing', '/drawer');
-  const many = await page.waitForSelector('xpath///summary[contains(., "Many at once")]');
+  const many = await page.waitForSelector('xpath///summary[contains(., "Add many from a list")]');
   // pressed with the keyboard: the page may still be settling under a pointer
   await many?.focus();
   await page.keyboard.press('Enter');

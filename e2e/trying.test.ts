@@ -96,7 +96,7 @@ test('three knives and six foods are tried without a keyboard, taken up again af
   expect((await fileOf(page, kitchen)).trials?.bench?.[0]?.runs).toHaveLength(18);
   // switched off, the figures count again
   await press(page, 'Done');
-  await tap(page, 'xpath///label[contains(., "What was measured counts")]');
+  await tap(page, 'xpath///label[contains(., "Use measured scores")]');
   await saved(page);
   expect((await fileOf(page, kitchen)).trials?.measuredCounts).toBe(false);
   expect(errors).toEqual([]);

@@ -99,7 +99,7 @@ export const keepingFileSchema = z.strictObject({
   left: z.array(z.strictObject({ ref: z.string(), why: z.string() })),
   /** Share of the room that stays free. */
   growthLeft: z.number().min(0).max(1),
-  /** The least that makes it fit. */
+  /** The smallest change that makes it fit. */
   buy: z.array(z.strictObject({ what: z.string(), why: z.string(), price: z.number().min(0) })),
   /** No arrangement leaves out less. */
   proven: z.boolean(),

@@ -38,7 +38,7 @@ function Blade({ stored, model }: { stored: StoredKitchen; model: string }) {
       .then(() => worker.character({ model }))
       .then((character) => {
         if (character) setFound(character);
-        else setTrouble('There is no such model in the catalogue any more.');
+        else setTrouble('This knife is no longer among all knives.');
       })
       .catch((error: unknown) => setTrouble(error instanceof Error ? error.message : 'The sheet could not be drawn.'));
   }, [worker, stored.kitchen, model]);

@@ -106,7 +106,11 @@ function MayUse({
   return (
     <Field
       label="May use, of the drawer"
-      hint={mayUse == null ? 'Everything; press one to bar it.' : 'What is barred counts for the others only.'}
+      hint={
+        mayUse == null
+          ? 'Everything. Tap a knife to rule it out.'
+          : 'Knives ruled out here still count for the other cooks.'
+      }
     >
       <Chip.Group
         multiple

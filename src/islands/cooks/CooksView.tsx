@@ -150,7 +150,7 @@ function Wanted({
           <li key={reason}>{told(reason)}</li>
         ))}
       </ul>
-      <p className={css.faded}>An estimate to start from: hold a knife before paying for it.</p>
+      <p className={css.faded}>This is an estimate: hold a knife before you pay for it.</p>
     </section>
   );
 }

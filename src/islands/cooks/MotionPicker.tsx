@@ -44,7 +44,7 @@ export function MotionPicker({ motions, blades, onChange }: Props & { blades: Bl
       </ul>
       <QuickQuestions motions={motions} onChange={onChange} />
       <p className={css.hint}>
-        {total === 0 ? 'Nothing chosen: unsure, so no shape is favoured.' : 'Counted by how much of each.'}{' '}
+        {total === 0 ? 'Not sure yet, so no blade shape is preferred.' : 'Weighted by how much you do of each.'}{' '}
         {total > 0 && (
           <Button
             variant="subtle"
@@ -53,7 +53,7 @@ export function MotionPicker({ motions, blades, onChange }: Props & { blades: Bl
             className={css.unsure ?? ''}
             onClick={() => onChange({})}
           >
-            I am unsure after all
+            I am not sure
           </Button>
         )}
       </p>
@@ -80,7 +80,7 @@ function QuickQuestions({ motions, onChange }: Props) {
   const way = push >= 2 ? 'push' : pull >= 2 ? 'pull' : chop >= 2 ? 'chop' : 'unsure';
   return (
     <details className={css.quick}>
-      <summary>Never looked? Two quick questions</summary>
+      <summary>Not sure? Two quick questions</summary>
       <Picks
         label="Chopping parsley, where is the tip of your knife?"
         value={rock >= 2 ? 'down' : 'up'}

@@ -43,10 +43,7 @@ export function Dishes({ kitchen, update, known }: QuestionProps & { known: Know
   return (
     <section className={css.block} aria-labelledby="dishes">
       <h2 id="dishes">Dishes one by one</h2>
-      <p className="faded">
-        What is cooked beside the cuisines’ everyday menus, or instead of them: Sunday roasts, feast days, summer
-        salads.
-      </p>
+      <p className="faded">Dishes you cook besides everyday meals: Sunday roasts, feasts, summer salads.</p>
       <FindDish
         all={all}
         there={new Set(dishes.map(({ id }) => id))}
@@ -100,7 +97,7 @@ function FindDish({ all, there, full, onAdd }: FindDishProps) {
         }}
         description={
           asked && found.length === 0
-            ? 'No dish of that name: make it your own below, or paste its recipe.'
+            ? 'No dish of that name. Add it as your own below, or paste its recipe.'
             : 'Enter adds the first one found.'
         }
       />

@@ -27,7 +27,7 @@ export function OwnDish({
   };
   return (
     <details className={css.make}>
-      <summary>Make a dish of your own</summary>
+      <summary>Add your own dish</summary>
       <div className={css.pair}>
         <TextInput label="Name" value={name} maxLength={80} onChange={(e) => setName(e.currentTarget.value)} />
         <Figure label="For so many portions" bounds={[1, 500]} value={portions} onChange={setPortions} />
@@ -62,7 +62,7 @@ export function OwnDish({
         onChange={(id) => id && setParts((now) => [...now, { id, amount: 1 }])}
       />
       <Button disabled={!ready} onClick={keep}>
-        Keep this dish
+        Save this dish
       </Button>
     </details>
   );

@@ -24,8 +24,10 @@ export function OwnTasks({ kitchen, update, tasks }: QuestionProps & { tasks: Kn
   const byId = new Map(tasks.map((t) => [t.id, t]));
   return (
     <section className={css.block} aria-labelledby="own-tasks">
-      <h2 id="own-tasks">Tasks said directly</h2>
-      <p className="faded">Added to what the dishes give. A task counts for more where doing it badly would hurt.</p>
+      <h2 id="own-tasks">Extra tasks</h2>
+      <p className="faded">
+        Added to the cutting from your dishes. Say where a bad cut would really matter: it counts for more.
+      </p>
       <ul className={css.dishes}>
         {rows.map((row, i) => (
           <TaskRow

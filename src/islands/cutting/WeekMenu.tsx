@@ -35,9 +35,9 @@ export function WeekMenu({ kitchen, update, known }: QuestionProps & { known: Kn
   };
   return (
     <details className={css.make}>
-      <summary>Take in a week’s menu</summary>
+      <summary>Import a week’s menu</summary>
       <Textarea
-        label="The dishes of a week, one a line"
+        label="The week’s dishes, one per line"
         description="“Monday: onion soup”. A dish that stands there twice is counted twice. For a dish nobody knows bring in its recipe."
         autosize
         minRows={4}

@@ -91,7 +91,7 @@ export function AddKnife({ worker, models, full, onAdd }: Props) {
       />
       <Choice label="Used" value={use} options={USES} onChange={set('use')} />
       <Button type="submit" disabled={full}>
-        Put it in the drawer
+        Add to the drawer
       </Button>
     </form>
   );

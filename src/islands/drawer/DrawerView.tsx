@@ -92,7 +92,7 @@ function DrawerPage({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kit
         {trouble && <p role="alert">{trouble}</p>}
         {owned.length === 0 ? (
           <p className="faded">
-            Nothing yet. A decent knife that is only dull is often the best first step: put in what you have.
+            No knives yet. Add what you have: sharpening a good knife that has gone dull is often the best first step.
           </p>
         ) : (
           drawer && (
@@ -274,7 +274,7 @@ function List({ models, room, onAdd }: { models: BladeModel[]; room: number; onA
   };
   return (
     <details className={css.list}>
-      <summary>Many at once, as a list</summary>
+      <summary>Add many from a list</summary>
       <Textarea
         label="CSV, a knife a line"
         description={`The first line names the columns: ${COLUMNS.join(', ')}.`}
@@ -289,7 +289,7 @@ function List({ models, room, onAdd }: { models: BladeModel[]; room: number; onA
       </Button>
       {faults.length > 0 && (
         <FaultList
-          title="The list was not taken over; nothing was changed"
+          title="The list was not imported; nothing was changed"
           faults={faults}
           onClose={() => setFaults([])}
         />

@@ -111,7 +111,7 @@ function HeightAtHeel({ onDone }: Pick<Props, 'onDone'>) {
           if (height !== null) onDone({ did: 'measured', heelHeightMm: height });
         }}
       >
-        Write it down
+        Save
       </Button>
     </div>
   );

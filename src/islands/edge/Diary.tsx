@@ -81,7 +81,8 @@ export function Diary(props: Props) {
       <h2 id="diary">Diary</h2>
       {diary.length === 0 ? (
         <p className="faded">
-          Nothing written down yet: every tap on the rack goes here, and edges are reckoned by it.
+          Nothing recorded yet. Every use, hone and sharpening you tap in goes here, and the dates are worked out from
+          it.
         </p>
       ) : (
         <>

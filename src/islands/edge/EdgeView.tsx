@@ -56,7 +56,7 @@ function Edge({ id, edits, worker }: { id: string; edits: KitchenEdits; worker: 
       {trouble && <p role="alert">{trouble}</p>}
       {!edges && !trouble && <Working>Working out the edges</Working>}
       {edges && edges.knives.length === 0 && (
-        <p>No knives yet: put what you own into the drawer, or let the plan buy some.</p>
+        <p>No knives yet. Add what you own to the drawer, or let the plan buy some.</p>
       )}
       {edges && edges.knives.length > 0 && answer && (
         <>
@@ -276,11 +276,11 @@ function Calendar({ kitchen, id, edges }: { kitchen: string; id: string; edges: 
     <section aria-labelledby="calendar">
       <h2 id="calendar">The year ahead</h2>
       {days.length === 0 ? (
-        <p className="faded">Nothing is due within a year.</p>
+        <p className="faded">No edge is due within a year.</p>
       ) : (
         <>
           <YearView events={edges.report.events} knives={edges.knives} from={today()} />
-          <p className="faded">Edges due within weeks of one another are put right on one day.</p>
+          <p className="faded">Edges that are due within a few weeks of each other are done on one day.</p>
           <ol className={css.days}>
             {days.map((each) => (
               <Due key={each.date} due={each} />

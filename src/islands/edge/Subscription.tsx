@@ -10,7 +10,7 @@ import css from './EdgeView.module.css';
 function useAddress(id: string, days: readonly SharpeningDay[]) {
   const [open, setOpen] = useState<boolean | null>(null);
   const [made, setMade] = useState<string | null>(null);
-  const { trouble, trying } = useTrying('That did not work just now.');
+  const { trouble, trying } = useTrying('That did not work. Try again in a moment.');
   useEffect(() => {
     let stale = false;
     hasCalendar(id).then(
@@ -53,8 +53,8 @@ export function Subscription({ id, days }: { id: string; days: readonly Sharpeni
     <div className={css.subscription}>
       <p className="faded">
         {open
-          ? 'These days have a private address: whoever has it reads them in a calendar. They are told anew whenever this page is opened.'
-          : 'Or subscribe: a private address from which your calendar takes these days again and again.'}
+          ? 'These dates have a private address. Anyone who has it can read them in a calendar. They are updated whenever you open this page.'
+          : 'Or subscribe: your calendar reads these dates from a private address and stays up to date.'}
       </p>
       <div className={css.deeds}>
         <Button variant="default" onClick={() => void make()}>
@@ -62,7 +62,7 @@ export function Subscription({ id, days }: { id: string; days: readonly Sharpeni
         </Button>
         {open && (
           <Button variant="default" onClick={() => void revoke()}>
-            Revoke it
+            Stop sharing
           </Button>
         )}
       </div>

@@ -120,7 +120,7 @@ describe('the diary', () => {
   });
 
   test('without an entry tells what it is for', () => {
-    expect(said([]).words).toContain('Nothing written down yet');
+    expect(said([]).words).toContain('Nothing recorded yet');
   });
 });
 

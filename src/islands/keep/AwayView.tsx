@@ -46,11 +46,12 @@ function Away({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWo
   return (
     <ColumnPage>
       <PageHead here="keep/away">
-        Cooking at friends’, at a holiday house, on a job: which of your knives to carry, and what home lacks meanwhile.
+        Cooking at a friend’s, in a holiday house or on a job: which of your knives to take, and what you will miss at
+        home meanwhile.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
       {(kitchen.owned?.length ?? 0) === 0 ? (
-        <p>Nothing is owned yet: put your knives into the drawer first.</p>
+        <p>No knives yet. Add your knives to the drawer first.</p>
       ) : (
         <>
           <div className={css.row}>
@@ -114,7 +115,7 @@ function There({ onRemove, ...props }: ThereProps & { onRemove: () => void }) {
         />
       </details>
       <Button variant="default" onClick={onRemove}>
-        Take this kitchen out
+        Remove this kitchen
       </Button>
     </section>
   );

@@ -156,12 +156,12 @@ function Aside({ kitchen, kept, storage, currency, onChange, moving, placed, nam
   return (
     <aside className={css.aside}>
       <p role="status" className={css.told} data-bad={(draft?.why ?? refused) !== null || undefined}>
-        {draft ? (draft.why ?? 'Here it fits: let go, or press Space.') : (refused ?? summary(keeping, knives.length))}
+        {draft ? (draft.why ?? 'It fits here: let go, or press Space.') : (refused ?? summary(keeping, knives.length))}
       </p>
       <Unplaced left={keeping.left} knives={knives} lifted={draft?.ref ?? null} />
       {keeping.buy.length > 0 && (
         <section aria-labelledby="buy">
-          <h2 id="buy">{keeping.left.length > 0 ? 'The least that makes it fit' : 'For later'}</h2>
+          <h2 id="buy">{keeping.left.length > 0 ? 'The smallest change that makes it fit' : 'For later'}</h2>
           {keeping.buy.map(({ what, why, price }) => (
             <p key={what}>
               <b>{what}</b>, about {money(price, currency)}. {why}
@@ -208,12 +208,12 @@ const withoutPlace = (storage: Storage, gone: number): Storage => ({
 });
 
 function summary({ fits, left, growthLeft, proven, leftAtLeast, placed }: Keeping, many: number): string {
-  if (many === 0) return 'No knives yet: what you own, and what the plan buys, is laid in here.';
-  if (placed.length === 0 && left.length > 0) return 'No place holds any of them yet.';
+  if (many === 0) return 'No knives yet. The ones you own and the ones the plan buys will be placed here.';
+  if (placed.length === 0 && left.length > 0) return 'They have no place yet.';
   const free = `${Math.round(100 * growthLeft)} % of the room stays free.`;
   if (fits) return `All ${many} have their place. ${free}`;
   const out = left.length === 1 ? 'One finds' : `${left.length} find`;
-  return `${out} no place. ${proven ? 'No other arrangement takes more.' : `Not every arrangement was tried: at least ${leftAtLeast} would be left by any.`}`;
+  return `${out} no place. ${proven ? 'No other arrangement holds more.' : `Not every arrangement was tried; at least ${leftAtLeast} will not fit in any.`}`;
 }
 
 function AddPlace({

@@ -37,7 +37,7 @@ export function PackingList({ packed: { packing, blades }, name }: { packed: Pac
       )}
       {lacking.length > 0 && (
         <>
-          <h3>Nothing of yours does well there</h3>
+          <h3>None of your knives does this well there</h3>
           <p>
             {lacking
               .slice(0, MOST_TASKS)
@@ -68,7 +68,7 @@ export function PackingList({ packed: { packing, blades }, name }: { packed: Pac
 }
 
 function inShort({ taken, weightG, coverage, withAll, proven }: Packing): string {
-  if (taken.length === 0) return 'Nothing goes along: no pocket takes a knife that does anything there.';
+  if (taken.length === 0) return 'Nothing to take: no knife that would help there fits these pockets.';
   const knives = taken.length === 1 ? 'One knife' : `${taken.length} knives`;
   return `${knives}, ${weightG} g: they do ${percent(coverage)} of the cutting there well; everything you own would do ${percent(withAll)}.${proven ? '' : ' Not every choice was tried.'}`;
 }
@@ -99,7 +99,7 @@ function Pockets({ taken, blades }: { taken: Packing['taken']; blades: PackedRol
               </span>
               <span className="faded">
                 {knife.forHardBoard
-                  ? 'For their hard board, so that the keen ones are spared.'
+                  ? 'For their hard board, to spare your sharper knives.'
                   : `Without it ${(POINTS * knife.adds).toFixed(knife.adds < 0.1 ? 1 : 0)} points less there.`}
                 {knife.dull && ' Have it sharpened before it goes.'}
               </span>

@@ -84,7 +84,7 @@ function Measures({ place, onChange, onRemove }: Pick<Props, 'place' | 'onChange
       />
       <PlaceMeasures place={place} onChange={onChange} />
       <Button variant="default" onClick={onRemove}>
-        Take this place out
+        Remove this place
       </Button>
     </div>
   );

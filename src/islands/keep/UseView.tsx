@@ -74,8 +74,8 @@ function Use({ edits, worker }: { edits: KitchenEdits; worker: Remote<KitchenWor
         weeks the plan knows what you really cut.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
-      {!used && !trouble && <Working>Fetching the drawer</Working>}
-      {used?.blades.length === 0 && <p>Nothing is owned yet: put your knives into the drawer first.</p>}
+      {!used && !trouble && <Working>Loading your drawer</Working>}
+      {used?.blades.length === 0 && <p>No knives yet. Add your knives to the drawer first.</p>}
       {used && used.blades.length > 0 && (
         <>
           <ForTask served={used.served} blades={used.blades} />
@@ -153,11 +153,11 @@ function Tile({ blade, count, onDraw }: { blade: BladeModel; count: number; onDr
 
 /** How the knives are drawn beside what was reckoned, and what it changed. */
 function Told({ report: { uses, days, knives, taught } }: { report: UseReport }) {
-  if (uses === 0) return <p className="faded">Nothing written down yet.</p>;
+  if (uses === 0) return <p className="faded">Nothing recorded yet.</p>;
   const most = Math.max(0.01, ...knives.flatMap(({ share, reckoned }) => [share, reckoned]));
   return (
     <section className={css.told} aria-labelledby="told">
-      <h2 id="told">Drawn, beside what was reckoned</h2>
+      <h2 id="told">Used, compared with what was expected</h2>
       <p className="faded">
         {uses === 1 ? 'One use' : `${uses} uses`} in {days === 1 ? 'one day' : `${days} days`}. Upper bar: as drawn.
         Lower: as your cooking and these knives would have it. Estimates, until there are some weeks of it.

@@ -52,7 +52,7 @@ function Wall({ id, edits: { kitchen }, worker }: { id: string; edits: KitchenEd
             <OnPaper sheet={sheet} />
           </div>
           {sheet.knives.length === 0 ? (
-            <p>Nothing is owned yet: put your knives into the drawer, or show what the plan buys.</p>
+            <p>No knives yet. Add yours to the drawer, or show the ones the plan buys.</p>
           ) : (
             <Preview sheet={sheet} />
           )}

@@ -126,7 +126,7 @@ describe('a packing list', () => {
 
   test('where no pocket takes anything says so, and home lacks nothing', () => {
     const list = away({ pockets: [{ lengthMm: 60, widthMm: 10 }] });
-    expect(list.words).toContain('Nothing goes along');
+    expect(list.words).toContain('Nothing to take');
     expect(list.words).not.toContain('At home meanwhile');
   });
 });

@@ -98,7 +98,7 @@ function Lock() {
   const { setNodeRef, isOver } = useDroppable({ id: LOCK });
   return (
     <p ref={setNodeRef} className={css.lock} data-over={isOver || undefined}>
-      <IconLock size={18} aria-hidden="true" /> Drop a knife here to keep it in every plan, whatever changes.
+      <IconLock size={18} aria-hidden="true" /> Drop a knife here to keep it in every plan.
     </p>
   );
 }

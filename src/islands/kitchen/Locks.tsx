@@ -40,7 +40,7 @@ export default function Locks({
             The order is yours.{' '}
             {(plan.orderCosts ?? 0) < 0.0005
               ? 'It costs nothing.'
-              : `On the way it gives up ${((plan.orderCosts ?? 0) * 100).toFixed(1)} points on average.`}
+              : `Your order costs ${((plan.orderCosts ?? 0) * 100).toFixed(1)} points on average while you are buying.`}
           </span>
           <Button size="compact-sm" variant="default" onClick={() => update((k) => inOrder(k, []))}>
             Let the plan decide

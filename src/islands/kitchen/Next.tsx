@@ -6,11 +6,14 @@ import css from './Next.module.css';
 /** Where each question is answered, and how it is put. */
 const ASKED: Record<Exclude<Question, 'budget'>, { page: string; words: string }> = {
   cooking: { page: '/cutting', words: 'What do you cook most? Everyday Western cooking is assumed.' },
-  hand: { page: '/cooks', words: 'How large is your hand? A middling one is assumed, and it decides the length.' },
-  drawer: { page: '/drawer', words: 'Which knives have you got already? Sound ones are kept.' },
+  hand: { page: '/cooks', words: 'How large is your hand? It decides the length; an average hand is assumed.' },
+  drawer: { page: '/drawer', words: 'Which knives do you already have? Good ones are kept.' },
   sharpening: { page: '/cooks', words: 'Who sharpens your knives? A professional is assumed.' },
-  board: { page: '/cooks', words: 'What board do you cut on? A middling wooden one is assumed.' },
-  motions: { page: '/cooks', words: 'How do you cut: rocking, pushing, pulling, chopping? No shape is favoured yet.' },
+  board: { page: '/cooks', words: 'What board do you cut on? A medium wooden one is assumed.' },
+  motions: {
+    page: '/cooks',
+    words: 'How do you cut: rocking, pushing, pulling or chopping? No blade shape is preferred yet.',
+  },
 };
 
 /** The one question most worth answering next: the money at once, the others on their page. `except`: those that are asked elsewhere on this page. */

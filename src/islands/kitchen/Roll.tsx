@@ -96,9 +96,7 @@ export const Roll = memo(function Roll(props: Props) {
       data-px-per-mm={scale.pxPerMm.toFixed(4)}
       style={{ '--least': `${leastWidth(pockets, scale)}px` } as CSSProperties}
     >
-      {groups.length === 0 && (
-        <p className={css.empty}>Nothing to buy: what there is to spend buys no knife that would help.</p>
-      )}
+      {groups.length === 0 && <p className={css.empty}>Nothing to buy: no knife within your budget would help.</p>}
       <div className={css.laid}>
         {groups.length > 0 && <Rule scale={scale} />}
         <div className={css.groups}>

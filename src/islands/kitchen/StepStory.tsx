@@ -42,7 +42,7 @@ interface Props {
 
 function Surety({ sure, at }: { sure: Sure | null; at: number }) {
   const step = sure?.steps[at];
-  if (!sure || !step) return <p className="faded">How sure this step is, is still being worked out…</p>;
+  if (!sure || !step) return <p className="faded">Checking how sure this step is…</p>;
   return (
     <p>
       {step.words.join(' ')}

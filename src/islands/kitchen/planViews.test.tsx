@@ -213,7 +213,7 @@ describe('a step opened', () => {
 
   test('until that is known it says so', () => {
     if (!bought) throw new Error('nothing is bought');
-    expect(story(answer, bought).words).toContain('still being worked out');
+    expect(story(answer, bought).words).toContain('Checking how sure this step is');
   });
 });
 

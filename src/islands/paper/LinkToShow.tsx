@@ -20,7 +20,7 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
   const [days, setDays] = useState('30');
   const [made, setMade] = useState<string | null>(null);
   const [links, setLinks] = useState<Shown[]>([]);
-  const { trouble, trying } = useTrying('That did not work just now.');
+  const { trouble, trying } = useTrying('That did not work. Try again in a moment.');
   const reload = useCallback(() => listShown(kitchenId).then(setLinks), [kitchenId]);
   const changing = (work: () => Promise<void>) => trying(() => work().then(reload));
   useEffect(() => {
@@ -30,8 +30,8 @@ export function LinkToShow({ kitchenId, plan, ready }: { kitchenId: string; plan
     <section className={css.part} aria-labelledby="show">
       <h2 id="show">A link to show</h2>
       <p className="faded">
-        Whoever has the link reads the plan as it is now, and nothing else of this kitchen: no account, nothing to
-        change.
+        Anyone with the link can read the plan as it is now, and nothing else. They need no account and can change
+        nothing.
       </p>
       <div className={css.row}>
         <NativeSelect label="It works for" value={days} data={DAYS} onChange={(e) => setDays(e.currentTarget.value)} />

@@ -48,7 +48,7 @@ function Going({ id, edits, worker }: { id: string; edits: KitchenEdits; worker:
       <h1>Paper, files and links</h1>
       <div className={css.asking}>
         <WorkingRoom>
-          {!answer?.final && <Working onStop={stop}>Looking for the best kit before it goes out</Working>}
+          {!answer?.final && <Working onStop={stop}>Checking for the best kit first</Working>}
           {progress && (
             <Working share={progress.done / progress.of} onStop={stopBriefs}>
               {`Working out what to look for in any shop: ${progress.done} of ${progress.of}`}

@@ -69,8 +69,8 @@ function Schools({ edits: { kitchen, update }, worker }: { edits: KitchenEdits; 
 function Disagreements({ kitchen, update }: QuestionProps) {
   return (
     <section className={css.part} aria-labelledby="disagreements">
-      <h2 id="disagreements">Standing disagreements</h2>
-      <p>Take a side, or leave it to the numbers. Each is a setting of the plan.</p>
+      <h2 id="disagreements">Disagreements</h2>
+      <p>Pick a side, or let the numbers decide. Your plan follows what you pick.</p>
       <ul className={css.disagreements}>
         {DISAGREEMENTS.map((each) => (
           <li key={each.question}>
@@ -101,7 +101,7 @@ function SetsAgainstSingles({ sets, currency }: { sets: Sets; currency: string }
   return (
     <section className={css.part} aria-labelledby="sets">
       <h2 id="sets">Sets against singles</h2>
-      <p>A set is worth it only when it costs less than the pieces wanted of it, bought one by one.</p>
+      <p>A set is worth it only if it costs less than buying the pieces you need one by one.</p>
       <div className={css.scroll} tabIndex={0} role="region" aria-label="Sets against singles">
         <table className={css.boxes}>
           <thead>

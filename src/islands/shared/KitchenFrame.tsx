@@ -83,7 +83,7 @@ function Frame({ stored, here, tools, children }: Props) {
       >
         <Steps {...edits} />
         <span className={css.saved} role="status" title={why}>
-          {state === 'saved' && fromElsewhere ? 'Taken over from another window' : SAVE_WORDS[state]}
+          {state === 'saved' && fromElsewhere ? 'Updated from another window' : SAVE_WORDS[state]}
         </span>
         {tools}
       </KitchenMast>
@@ -190,8 +190,8 @@ function WhichGoesOn({ settle }: Pick<KitchenEdits, 'settle'>) {
   return (
     <>
       <p>
-        This kitchen was changed in another window. What you changed here is kept on this device and not saved yet.
-        Which version goes on?
+        This kitchen was also changed in another window. Your changes here are on this device, not saved yet. Which
+        version do you want to keep?
       </p>
       <Button size="xs" variant="default" disabled={busy} onClick={() => choose('theirs')}>
         The other window’s

@@ -16,7 +16,7 @@ export function WhatChanged({ plan }: { plan: Plan | null }) {
     <section className={css.changed} aria-live="polite" aria-label="What your last answer changed">
       <h2>Your last answer</h2>
       {told.changes === null ? (
-        <p className="faded">Change anything: what it does to the plan is told here.</p>
+        <p className="faded">Change an answer, and see here what it does to the plan.</p>
       ) : (
         <ul>
           {told.changes.map((change) => (

@@ -71,17 +71,17 @@ describe('one cook', () => {
   test('has a hand measured, a grip drawn and motions counted', () => {
     const form = cookForm(fileOf({ cooks: [{ handLengthMm: 171, motions: { chop: 3 } }] }));
     expect(form.words).toContain('How do you cut?');
-    expect(form.words).toContain('Counted by how much of each.');
-    expect(form.words).toContain('I am unsure after all');
-    expect(cookForm(fileOf()).words).toContain('no shape is favoured');
+    expect(form.words).toContain('Weighted by how much you do of each.');
+    expect(form.words).toContain('I am not sure');
+    expect(cookForm(fileOf()).words).toContain('no blade shape is preferred');
   });
 
   test('is asked which knives are theirs only where there are some, and what is barred is told', () => {
     expect(cookForm(fileOf()).words).not.toContain('May use');
     const drawer = ['Chef’s knife, 200 mm', 'Bread knife, 240 mm'];
-    expect(cookForm(fileOf(), 0, drawer).words).toContain('Everything; press one to bar it.');
+    expect(cookForm(fileOf(), 0, drawer).words).toContain('Everything. Tap a knife to rule it out.');
     const barred = cookForm(fileOf({ cooks: [{ mayUse: [1] }] }), 0, drawer);
-    expect(barred.words).toContain('What is barred counts for the others only.');
+    expect(barred.words).toContain('Knives ruled out here still count for the other cooks.');
     expect(barred.page.querySelectorAll('input[type=checkbox][checked]')).toHaveLength(1);
   });
 

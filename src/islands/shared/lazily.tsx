@@ -31,7 +31,7 @@ export function lazily<P extends object>(
     if (failed !== attempt) return waiting;
     return (
       <p role="alert">
-        This part could not be fetched: the server does not answer. Nothing is lost.{' '}
+        This part could not be loaded: the server does not answer. Nothing is lost.{' '}
         <button type="button" onClick={() => setAttempt(attempt + 1)}>
           Try again
         </button>

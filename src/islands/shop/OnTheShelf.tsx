@@ -65,9 +65,7 @@ function useShelf({ step, plan, brief, worker, onJudged }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const label: Label = { ...read.read, type: read.read.type ?? step?.type ?? 'chef', ...said };
   const readText = useDebouncedCallback((typed: string) => {
-    worker
-      .label(typed)
-      .then(setRead, () => setTrouble('The label could not be read: the page has lost its helper. Load it again.'));
+    worker.label(typed).then(setRead, () => setTrouble('The label could not be read. Reload the page and try again.'));
   }, PAUSE);
   const write = (typed: string) => {
     setText(typed);
@@ -85,7 +83,7 @@ function useShelf({ step, plan, brief, worker, onJudged }: Props) {
     if (label.lengthMm === null) return;
     worker
       .judge({ plan, label, ...(brief ? { brief } : {}) })
-      .then(setVerdict, () => setTrouble('It could not be judged: the server does not answer. Try again.'))
+      .then(setVerdict, () => setTrouble('The knife could not be judged: the server does not answer. Try again.'))
       .finally(onJudged);
   };
   return { text, write, read, label, putRight, judge, verdict, trouble, setTrouble };
@@ -269,7 +267,7 @@ function Judged({ verdict, currency, children }: { verdict: Verdict; currency: s
       )}
       {assumed.length > 0 && (
         <p className="faded">
-          Not on the label, taken as is usual for its kind:{' '}
+          Not on the label, so the usual value is assumed:{' '}
           {assumed.map((figure) => FIGURE_WORDS[figure].the).join(', ')}. Check them in the hand.
         </p>
       )}

@@ -72,7 +72,7 @@ export function ShownPlanFoot({ shown: { plan }, on, until, language }: ShownPla
   const { day } = writingIn(language);
   return (
     <>
-      {plan.steps.length === 0 && <p>Nothing to buy: what is there does the work.</p>}
+      {plan.steps.length === 0 && <p>Nothing to buy: the knives you have do the work.</p>}
       {plan.unserved.length > 0 && (
         <section>
           <h2>Still badly served</h2>

@@ -10,8 +10,8 @@ export function Hero({ shown, children }: { shown: readonly BladeModel[]; childr
       <div className={css.hero}>
         <h1>The few knives your cooking needs.</h1>
         <p>
-          Say what you cook, how you cut and what you can spend. Scabbard works out what that means in cutting, tries
-          every blade on it for your hand and board, and lays out a kit in buying order, with the reason for each.
+          Say what you cook, how you cut and what you can spend. Scabbard works out how much cutting that is, tries
+          every knife on it for your hand and board, and lists the few to buy, in order, with the reason for each.
         </p>
         {children}
       </div>

@@ -140,7 +140,7 @@ function Told({ told }: { told: string }) {
   return (
     <>
       <p className="faded">
-        Kitchens are kept by this server for this browser alone. Take them along as a file, or open them in another
+        Your kitchens are stored on this server, for this browser only. Save them as a file, or open them in another
         browser with a code.
       </p>
       <p role="status" className={told ? '' : 'visually-hidden'}>
@@ -205,7 +205,7 @@ function Questions({ asking, deleted, onNo, onForget, onEmpty, onLeave }: Questi
     <>
       <Sure open={asking === 'forget'} title="Forget everything?" yes="Forget everything" onNo={onNo} onYes={onForget}>
         All kitchens, snapshots, models of your own and codes are removed at once, here and in every browser that opens
-        them. They cannot be had back.
+        them. This cannot be undone.
       </Sure>
       <Sure open={asking === 'empty'} title="Delete for good?" yes="Delete for good" onNo={onNo} onYes={onEmpty}>
         {deleted === 1 ? 'This kitchen' : `These ${deleted} kitchens`} cannot be had back then.
@@ -242,7 +242,7 @@ function OtherBrowsers({ trying }: { trying: Trying }) {
   useEffect(() => {
     void countOthers().then(setOthers, () => undefined);
   }, []);
-  if (ended) return <p role="status">Only this browser opens your kitchens now.</p>;
+  if (ended) return <p role="status">Only this browser can open your kitchens now.</p>;
   if (others === 0) return null;
   const end = () =>
     trying('The other browsers were not signed out', async () => {
@@ -326,7 +326,7 @@ function Deleted({
               aria-label={`Have ${name} back`}
               onClick={() => void onBack(id)}
             >
-              Have it back
+              Restore
             </Button>
           </li>
         ))}
@@ -354,7 +354,7 @@ function Sure({ open, title, yes, onYes, onNo, children }: SureProps) {
       <p>{children}</p>
       <div className={css.answers}>
         <Button variant="default" autoFocus onClick={onNo}>
-          No, keep things as they are
+          Cancel
         </Button>
         <Button className={css.yes ?? ''} onClick={onYes}>
           {yes}

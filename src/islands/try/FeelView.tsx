@@ -40,10 +40,10 @@ function Feel({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<Kitche
   return (
     <ColumnPage>
       <PageHead here="try/feel">
-        A knife you know, made to feel as heavy and balanced as one you have only seen: coins taped where they belong.
+        Tape coins to a knife you know to feel the weight and balance of one you have only seen.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
-      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {!choices && !trouble && <Working>Loading the knives</Working>}
       {choices && known && other && (
         <>
           <div className={css.row}>
@@ -119,7 +119,7 @@ function Taped({
           </p>
         </>
       ) : (
-        <p className={css.answer}>It cannot be done here. {feel.why}</p>
+        <p className={css.answer}>This does not work with these two knives. {feel.why}</p>
       )}
       <Drawn known={known} other={other} feel={feel} grip={grip} />
     </section>

@@ -62,11 +62,11 @@ export function FoodResult({ kitchen, trial, names, answer, worker, onAgain, onU
 }
 
 function whatItChanged(counts: boolean, changes: string[] | null): string {
-  if (!counts) return 'Measured scores are switched off: the plan goes by the figures.';
+  if (!counts) return 'Measured scores are switched off: the plan uses the computed ones.';
   if (changes === null) return 'Working out what it changes in the plan…';
   return changes.length === 0
-    ? 'These scores now count over the computed ones; the plan stays as it was.'
-    : `These scores now count over the computed ones. In the plan: ${changes.join('. ')}.`;
+    ? 'These scores now replace the computed ones. The plan stays the same.'
+    : `These scores now replace the computed ones. In the plan: ${changes.join('. ')}.`;
 }
 
 function ByFood({ tasks, names }: { tasks: ReturnType<typeof resultOf>['tasks']; names: readonly string[] }) {

@@ -46,12 +46,12 @@ function OnFood({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitchen
     <ColumnPage>
       {!trial && (
         <PageHead here="try/food">
-          A knife on trial beside one or two you know, on your own foods, in turn and equally sharp. What you find
-          counts over what the figures say.
+          Try a knife against one or two you know, on your own food, in turn and equally sharp. What you find counts for
+          more than the figures.
         </PageHead>
       )}
       {trouble && <p role="alert">{trouble}</p>}
-      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {!choices && !trouble && <Working>Loading the knives</Working>}
       {choices && answer && open !== null && trial && (
         <Trial
           key={open}
@@ -105,7 +105,7 @@ function Tried({ trials, choices, counts, onCounts, onOpen, onRemove }: TriedPro
     <section aria-labelledby="tried" className={css.part}>
       <h2 id="tried">Tried so far</h2>
       <Switch
-        label="What was measured counts in scores and plan"
+        label="Use measured scores in the plan"
         checked={counts}
         onChange={(e) => onCounts(e.currentTarget.checked)}
       />

@@ -43,7 +43,7 @@ export function HandVerdict({ kitchen, test, checks, holder, heading, onChange }
 /** What a knife held changes in the plan; `changes` null while nothing is known of that yet. */
 export function inThePlan({ model }: HandTestFile, changes: string[] | null): string {
   if (model === undefined)
-    return 'Kept here to compare with others. It is no model of the catalogue, so the plan does not know it; put it into the catalogue to have it planned with.';
+    return 'Saved here to compare with others. The plan does not use it: add it under All knives if it should.';
   if (changes === null) return 'Working out what it changes in the plan…';
   return changes.length === 0 ? 'The plan stays as it was.' : `In the plan: ${changes.join('. ')}.`;
 }

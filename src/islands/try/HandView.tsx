@@ -42,11 +42,12 @@ function InHand({ edits, worker }: { edits: KitchenEdits; worker: Remote<Kitchen
     <ColumnPage>
       {!test && (
         <PageHead here="try/hand">
-          Two minutes in a shop or on loan, before paying. The verdict comes at the end and goes into the plan.
+          Two minutes with the knife in your hand, in a shop or on loan. The verdict comes at the end and goes into the
+          plan.
         </PageHead>
       )}
       {trouble && <p role="alert">{trouble}</p>}
-      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {!choices && !trouble && <Working>Loading the knives</Working>}
       {choices && answer && open !== null && test && (
         <HandTest
           key={open}

@@ -51,10 +51,11 @@ function LifeSize({ kitchen, worker }: { kitchen: KitchenFile; worker: Remote<Ki
   return (
     <ColumnPage>
       <PageHead here="try">
-        Before paying: how large it is, in your hand and over your board. Lay a known knife on the screen beside it.
+        See how large a knife is in your hand and on your board before you buy. Lay a knife you know on the screen
+        beside it.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
-      {!choices && !trouble && <Working>Fetching the knives</Working>}
+      {!choices && !trouble && <Working>Loading the knives</Working>}
       {choices && first && (
         <>
           <div className={css.row}>

@@ -39,11 +39,10 @@ function Measure({ id, edits, worker }: { id: string; edits: KitchenEdits; worke
   return (
     <ColumnPage>
       <PageHead here="try/measure">
-        Until you measure it, a knife of the drawer is taken for the usual build of its kind. What you measure is used
-        instead, everywhere.
+        Until you measure a knife, the usual build of its kind is assumed. What you measure is used everywhere instead.
       </PageHead>
       {trouble && <p role="alert">{trouble}</p>}
-      {!drawer && !trouble && <Working>Fetching the drawer</Working>}
+      {!drawer && !trouble && <Working>Loading your drawer</Working>}
       {drawer?.length === 0 && (
         <p>
           Nothing in the drawer yet: <a href={`/kitchens/${id}/drawer`}>put in what you own</a> first.
@@ -114,7 +113,7 @@ const FIGURES: readonly {
     guide: 'balance',
     label: 'Balance, before the heel',
     unit: 'mm',
-    how: 'Rest its side on one finger until it sits level; measure from the heel, less than nought towards the handle.',
+    how: 'Balance its side on one finger; measure from the heel. Below zero means towards the handle.',
     bounds: [-80, 120],
     step: 1,
     usual: (blade) => blade.balanceMm,
@@ -134,7 +133,7 @@ const FIGURES: readonly {
     guide: 'edge',
     label: 'Behind the edge',
     unit: 'mm',
-    how: 'Callipers a millimetre above the edge, or leave it: it is the hardest to measure.',
+    how: 'Callipers a millimetre above the edge. Skip this if you are unsure: it is the hardest to measure.',
     bounds: [0.05, 3],
     step: 0.01,
     usual: (blade) => blade.behindEdgeMm,
@@ -196,10 +195,10 @@ function MeasuredFigure({
         <Button
           size="compact-md"
           variant="default"
-          aria-label={`Not measured after all: ${label}`}
+          aria-label={`Remove this measurement: ${label}`}
           onClick={() => onChange({ [key]: undefined })}
         >
-          Not measured after all
+          Remove this measurement
         </Button>
       )}
     </li>

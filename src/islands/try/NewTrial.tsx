@@ -84,7 +84,7 @@ export function NewTrial(props: NewTrialProps) {
         )}
       </div>
       {alike ? (
-        <p role="alert">The same knife stands there twice: choose another.</p>
+        <p role="alert">You have picked the same knife twice: choose another.</p>
       ) : (
         <>
           <p>
@@ -94,7 +94,7 @@ export function NewTrial(props: NewTrialProps) {
           {foods === null ? (
             <Working>Looking for the foods that tell most</Working>
           ) : foods.length === 0 ? (
-            <p>No food of this kitchen is for all of them: choose knives for the same kind of work.</p>
+            <p>You cut no food that suits all of them: choose knives for the same kind of work.</p>
           ) : (
             <FoodsToTry
               key={ids}

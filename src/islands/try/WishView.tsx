@@ -75,7 +75,7 @@ function Wishes({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
         wishes={wishes}
         onChange={(next) => update((file) => ({ ...file, wishes: next.length > 0 ? next : undefined }))}
       />
-      {!found && !trouble && <Working>Looking through the catalogue</Working>}
+      {!found && !trouble && <Working>Looking through all knives</Working>}
       {wishes.length > 0 && found && <Furthest id={id} found={found} />}
     </ColumnPage>
   );
@@ -151,7 +151,7 @@ function Furthest({ id, found }: { id: string; found: readonly WishedModel[] }) 
   return (
     <section className={css.found} aria-labelledby="found">
       <div className={css.head}>
-        <h2 id="found">Goes furthest with it</h2>
+        <h2 id="found">Has most of it</h2>
         <NativeSelect
           aria-label="Kind of knife"
           value={role}
@@ -159,7 +159,7 @@ function Furthest({ id, found }: { id: string; found: readonly WishedModel[] }) 
           onChange={(e) => setRole(e.currentTarget.value)}
         />
       </div>
-      <p className="faded">Beside each wish: the share of all knives that have less of it.</p>
+      <p className="faded">The bar beside each wish shows how many of all knives have less of it.</p>
       <ul>
         {shown.map((each) => (
           <Found key={each.blade.id} id={id} {...each} />

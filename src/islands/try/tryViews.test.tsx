@@ -78,7 +78,7 @@ describe('a knife held', () => {
   });
 
   test('what it changes in the plan is told, or why it changes nothing', () => {
-    expect(inThePlan(held(good, { model: undefined }), null)).toMatch(/no model of the catalogue/);
+    expect(inThePlan(held(good, { model: undefined }), null)).toMatch(/add it under All knives/);
     expect(inThePlan(held(good), null)).toMatch(/Working out/);
     expect(inThePlan(held(good), [])).toBe('The plan stays as it was.');
     expect(inThePlan(held(good), ['Longer', 'New: buy'])).toBe('In the plan: Longer. New: buy.');

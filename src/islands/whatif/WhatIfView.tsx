@@ -92,8 +92,8 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
   const kind = scratch ? 'scenario' : 'snapshot';
   return (
     <div className={layout.page}>
-      <aside className={css.questions} data-screen-only aria-label="The scratch copy’s questions">
-        <p className={css.note}>A scratch copy: nothing here touches your kitchen until you keep it.</p>
+      <aside className={css.questions} data-screen-only aria-label="Questions for the changed kitchen">
+        <p className={css.note}>Try changes here. Your kitchen stays as it is until you keep them.</p>
         <Questions
           kitchen={scratch ?? kitchen}
           update={(change) => setScratch((s) => change(s ?? kitchen))}
@@ -104,7 +104,9 @@ function WhatIf({ id, edits, worker }: { id: string; edits: KitchenEdits; worker
       </aside>
       <main id="main" className={css.main}>
         <h1>What if…</h1>
-        <p>Change any answer: the diet, a second cook, the board, the money. Both kits are shown to one scale.</p>
+        <p>
+          Change any answer: your diet, a second cook, the board, the budget. Both kits are drawn to the same scale.
+        </p>
         {trouble && <p role="alert">{trouble}</p>}
         <Planning busy={busy && !trouble} scratch={scratch !== null} onStop={() => void worker.stop()} />
         {catalogue && now && then ? (
@@ -163,10 +165,10 @@ function KeepOrThrow({ scratch, onKeep, onThrow }: KeepOrThrowProps) {
   return (
     <div className={css.actions}>
       <Button size="sm" disabled={!scratch} onClick={() => scratch && onKeep(scratch)}>
-        Keep it: this is my kitchen now
+        Keep these changes
       </Button>
       <Button size="sm" variant="default" disabled={!scratch} onClick={onThrow}>
-        Throw it away
+        Discard changes
       </Button>
     </div>
   );
@@ -227,9 +229,9 @@ function Kept({
 }) {
   return (
     <section aria-labelledby="kept">
-      <h2 id="kept">Kept scenarios and snapshots</h2>
+      <h2 id="kept">Saved scenarios and snapshots</h2>
       {snapshots.length === 0 ? (
-        <p className="faded">None yet. Buying, sharpening or giving away keeps a snapshot by itself.</p>
+        <p className="faded">None yet. A snapshot is saved whenever you buy, sharpen or give away a knife.</p>
       ) : (
         <ul className={css.kept}>
           {snapshots.map((each) => (

@@ -86,7 +86,7 @@ function Lines({ text, fault, onText, onFiles }: LinesProps) {
     <DropHere className={css.drop} onDrop={onFiles}>
       <Textarea
         label="Ingredient lines, a recipe’s JSON-LD, or a whole page"
-        description="Paste them, or drop files here. A line of three dashes parts one recipe from the next, a line “# Name” names one. English and German are read."
+        description="Paste recipes or drop files here, in English or German. Put a line of three dashes between recipes; a line “# Name” gives one its name."
         autosize
         minRows={4}
         maxRows={12}
@@ -173,7 +173,7 @@ function Readings({ recipes: { readings, setReadings, correct, forget }, tasks, 
         <Button disabled={useful === 0} onClick={onKeep}>
           {readings.length === 1 ? 'Keep as a dish' : `Keep ${useful} dishes`}
         </Button>
-        {useful < readings.length && <span className="faded">What cuts nothing is left out.</span>}
+        {useful < readings.length && <span className="faded">Ingredients you do not cut are left out.</span>}
       </div>
     </>
   );

@@ -24,7 +24,7 @@ export const STANDINGS: readonly { id: Standing; title: string; about: string; s
   {
     id: 'unread',
     title: 'Not understood',
-    about: 'Pick the task each comes to, or leave it.',
+    about: 'Pick a task for each, or skip it.',
     short: 'not understood',
     icon: IconHelp,
   },
@@ -39,7 +39,7 @@ export const STANDINGS: readonly { id: Standing; title: string; about: string; s
   {
     id: 'stands',
     title: 'Counted as the nearest task',
-    about: 'No task of their own: the nearest stands for them, by size.',
+    about: 'There is no task for these yet, so the nearest one is counted.',
     short: 'as the nearest task',
     icon: IconArrowsExchange,
   },

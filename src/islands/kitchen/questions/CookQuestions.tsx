@@ -56,7 +56,7 @@ export default function CookQuestions({ length, ...answers }: QuestionProps & { 
 function Motions({ kitchen, update }: QuestionProps) {
   const motions = kitchen.cooks?.[0]?.motions ?? {};
   const isMade = (id: (typeof MOTIONS)[number]['id']) => (motions[id] ?? 0) > 0;
-  const hint = MOTIONS.some(({ id }) => isMade(id)) ? undefined : 'None chosen: unsure, so no shape is favoured.';
+  const hint = MOTIONS.some(({ id }) => isMade(id)) ? undefined : 'Not sure yet, so no blade shape is preferred.';
   return (
     <Field label="How you cut" hint={hint}>
       <div className={css.chips}>
