@@ -67,7 +67,7 @@ test('edits made while the server is away are kept through a reload, shown as no
   expect(top).toBeLessThan(await page.evaluate(() => innerHeight));
   // what lies further down cannot be fetched now, and the rest of the page stands
   await page.waitForFunction(() =>
-    document.querySelector('main')?.textContent?.includes('This part could not be fetched'),
+    document.querySelector('main')?.textContent?.includes('This part could not be loaded'),
   );
   expect(await page.$(nameField)).not.toBeNull();
   // leaving asks; the window is then closed all the same, and opened again when the server is back

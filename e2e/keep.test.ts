@@ -63,7 +63,7 @@ test('places hold the knives to scale; moved by keys and by mouse, refused where
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(tray.x + 200, tray.y + tray.height - 60, { steps: 8 });
-  await said(page, 'Here it fits');
+  await said(page, 'It fits here');
   await page.mouse.up();
   await page.waitForSelector('button[aria-label^="Chef\'s knife, 200 mm: Drawer tray"]');
   await saved(page);
