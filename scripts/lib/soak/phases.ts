@@ -286,7 +286,15 @@ export async function longBodies(soak: Soak): Promise<void> {
     flood.tell('flood');
     saves.tell('saves beside it');
     bars.must(flood.countOf((status) => status >= 500 && status !== 503) === 0, 'a flood is never answered with 500');
-    bars.must(saves.countOf((status) => status !== 200) === 0, 'a save beside a flood has no error');
+    bars.must(
+      saves.countOf((status) => status !== 200 && status !== 503) === 0,
+      'a save beside a flood is saved, or told to come again',
+    );
+    bars.mustInTime(
+      saves.countOf((status) => status === 503) === 0,
+      'a save beside a flood is never told to come again',
+      saves.use,
+    );
     const slowest = quantile(saves.times(isServed), 0.95);
     if (isTimed)
       bars.mustInTime(
