@@ -89,7 +89,7 @@ test('three knives and six foods are tried without a keyboard, taken up again af
   await page.waitForSelector('section[aria-label="Result of the trial"]');
   const told = await textOf(page, 'section[aria-label="Result of the trial"]');
   expect(told).toMatch(/is better by 40 points over 6 foods; that is settled/);
-  await page.waitForFunction(() => /now replace the computed ones/.test(document.body.textContent ?? ''), {
+  await page.waitForFunction(() => /now count for more than the computed ones/.test(document.body.textContent ?? ''), {
     timeout: 60_000,
   });
   await saved(page);

@@ -1,6 +1,7 @@
 import { z } from '../zod';
 import { BLADE_BOUNDS } from './bounds';
 import {
+  LIST_NAME_MOST,
   BEVELS,
   HANDED,
   HANDLE_STYLES,
@@ -120,7 +121,7 @@ export const bladeModelSchema = z
     origin: said(z.enum(ORIGINS)),
     patterned: said(flag),
     /** The shop's list it was read from. */
-    list: said(z.string().min(1).max(80)),
+    list: said(z.string().min(1).max(LIST_NAME_MOST)),
     assumed: z
       .preprocess(
         (v) => (v === '' ? undefined : typeof v === 'string' ? v.split(' ') : v),

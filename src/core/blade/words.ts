@@ -35,3 +35,6 @@ export const ROLES = [
 
 /** Who made a knife of which nobody says. */
 export const UNKNOWN_MAKER = 'Unknown';
+
+/** Longest name of a shop's list, characters. */
+export const LIST_NAME_MOST = 80;

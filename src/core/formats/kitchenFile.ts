@@ -1,5 +1,5 @@
 import { z } from '../zod';
-import { STEEL_IDS } from '../blade/words';
+import { LIST_NAME_MOST, STEEL_IDS } from '../blade/words';
 import { FOODS_AVOIDED } from '../cutting/words';
 import { isCurrency, isExact } from '../money/currency';
 import { faultsOf, FaultyInput, shown } from './faults';
@@ -243,7 +243,7 @@ export const kitchenFileSchema = object({
     must: list(id, MOST.must).optional(),
     never: list(id, MOST.never).optional(),
     maker: text(80).nullable().optional(),
-    list: text(80).nullable().optional(),
+    list: text(LIST_NAME_MOST).nullable().optional(),
     second: oneOf(SECOND_KNIVES).nullable().optional(),
     order: list(id, MOST.order).optional(),
     steel: z

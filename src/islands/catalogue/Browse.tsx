@@ -1,8 +1,8 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { typeNames } from '../../../data/names';
 import type { BladeModel } from '../../core/blade/schema';
 import { listsOf } from '../../core/catalogue/lists';
+import { typeName } from '../shared/words';
 import { browsed, DESCRIBED, EVERYTHING, EXAMPLES, listKey, originOf, type Browsing } from './browse';
 import css from './CatalogueView.module.css';
 import { ModelTable } from './ModelTable';
@@ -113,5 +113,5 @@ function Controls({ how, models, names, found, change }: ControlsProps) {
 
 const kindsOf = (models: readonly BladeModel[]) =>
   [...new Set(models.map(({ type }) => type))]
-    .map((value) => ({ value, label: typeNames.get(value) ?? value }))
+    .map((value) => ({ value, label: typeName(value) }))
     .sort((a, b) => a.label.localeCompare(b.label));

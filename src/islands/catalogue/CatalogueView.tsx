@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Dress } from '../shared/Dress';
 import { FilePicker } from '../shared/FilePicker';
 import { FaultList } from '../shared/FaultList';
@@ -22,9 +22,7 @@ export default function CatalogueView() {
 
 function Catalogue() {
   const models = useOwnModels();
-  const { all, own, shipped, take, remove, trouble, setTrouble, told } = models;
-  const mine = useMemo(() => new Set(own.map(({ id }) => id)), [own]);
-  const theirs = new Set(shipped.map(({ id }) => id));
+  const { all, mine, shipped, take, remove, trouble, setTrouble, told } = models;
   const [describing, setDescribing] = useState(false);
   return (
     <main id="main" className={css.page}>
@@ -39,12 +37,12 @@ function Catalogue() {
       <p role="status" className={css.told}>
         {told}
       </p>
-      <BringIn models={models} mine={mine} shipped={theirs} />
+      <BringIn models={models} />
       <section>
         <h2>Describe a knife</h2>
         <p>Enter its measurements: it is drawn and scored like any other.</p>
         {describing ? (
-          <BladeForm taken={new Set([...mine, ...theirs])} onSave={(model) => take([model], 'skip')} />
+          <BladeForm taken={new Set(all.map(({ id }) => id))} onSave={(model) => take([model], 'skip')} />
         ) : (
           <div>
             <Button variant="default" onClick={() => setDescribing(true)}>
@@ -62,15 +60,9 @@ function Catalogue() {
 }
 
 /** A list brought in, looked at and taken over. */
-function BringIn({
-  models,
-  mine,
-  shipped,
-}: {
-  models: ReturnType<typeof useOwnModels>;
-  mine: Set<string>;
-  shipped: Set<string>;
-}) {
+function BringIn({ models }: { models: ReturnType<typeof useOwnModels> }) {
+  const { mine } = models;
+  const shipped = new Set(models.shipped.map(({ id }) => id));
   const { preview, read, leave, readAgain, takeOver } = usePreview(models);
   return (
     <section>
@@ -95,8 +87,7 @@ function BringIn({
       {preview && (
         <PreviewedList
           preview={preview}
-          mine={mine}
-          shipped={shipped}
+          {...{ mine, shipped }}
           onReadAgain={readAgain}
           onTake={(chosen, how) => void takeOver(chosen, how)}
           onLeave={leave}

@@ -1,9 +1,11 @@
 import { Button } from '@mantine/core';
+import { useMemo } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
 import { UNKNOWN_MAKER } from '../../core/blade/words';
 import { assumedFigures } from '../../core/formats/figures';
 import { fromMinor } from '../../core/money/currency';
-import { KnifeDrawing, placed } from '../shared/KnifeDrawing';
+import { placed } from '../shared/KnifeDrawing';
+import { Shapes } from '../shared/Shapes';
 import { useLengths } from '../shared/units';
 import { money, typeName } from '../shared/words';
 import css from './CatalogueView.module.css';
@@ -93,14 +95,14 @@ function Row({ model, note, removable, onRemove }: Omit<Props, 'models'> & { mod
 }
 
 function Lying({ blade }: { blade: BladeModel }) {
-  const { width, height } = placed(blade, false);
+  const { drawing, place, width, height } = useMemo(() => placed(blade, false), [blade]);
   return (
     <svg
       viewBox={`-2 -2 ${Math.max(DRAWN_MM, width) + 4} ${height + 4}`}
       preserveAspectRatio="xMinYMid"
       aria-hidden="true"
     >
-      <KnifeDrawing blade={blade} upright={false} owned={false} line={1.6} />
+      <Shapes drawing={drawing} place={place} line={1.6} />
     </svg>
   );
 }

@@ -1,6 +1,7 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { BladeModel } from '../../core/blade/schema';
+import { LIST_NAME_MOST } from '../../core/blade/words';
 import type { ShopList } from '../../core/kit/shop/shopList';
 import { plural } from '../../core/text/plural';
 import css from './CatalogueView.module.css';
@@ -47,7 +48,7 @@ export function PreviewedList({ preview, mine, shipped, onReadAgain, onTake, onL
             label="Name of this list"
             description="A kitchen can be planned from it alone."
             defaultValue={list}
-            maxLength={80}
+            maxLength={LIST_NAME_MOST}
             onBlur={(e) => {
               const name = e.currentTarget.value.trim();
               if (name !== '' && name !== list) onReadAgain({ list: name });
@@ -65,7 +66,7 @@ export function PreviewedList({ preview, mine, shipped, onReadAgain, onTake, onL
       </div>
       <ModelTable
         models={taken.slice(0, PREVIEWED).map(({ model }) => model)}
-        note={(m) => (shipped.has(m.id) ? 'replaces an example' : mine.has(m.id) ? 'imported before' : 'new')}
+        note={(m) => (shipped.has(m.id) ? 'id of an example' : mine.has(m.id) ? 'imported before' : 'new')}
       />
       {taken.length > PREVIEWED && <p className="faded">…and {taken.length - PREVIEWED} more.</p>}
       {left.length > 0 && <LeftOut rows={left} />}

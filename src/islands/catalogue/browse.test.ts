@@ -17,7 +17,7 @@ test('knives are found by every word typed, in name, maker, kind or list, whatev
   expect(ids({ search: 'nakiri' }).length).toBe(shippedModels.filter(({ type }) => type === 'nakiri').length);
 });
 
-test('each place they come from is told apart, and kind and order are kept', () => {
+test('knives are filtered by origin and kind, and sorted by length and price', () => {
   expect(ids({ from: listKey('Quay spring') })).toEqual(['list-quay']);
   expect(ids({ from: DESCRIBED })).toEqual(['own-shed']);
   expect(ids({ from: EXAMPLES }).length).toBe(shippedModels.length);

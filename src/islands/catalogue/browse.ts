@@ -22,7 +22,10 @@ export const originOf = ({ id, list }: BladeModel, own: ReadonlySet<string>): st
 /** The models that are looked for, in the order asked for. Every word must stand in name, maker, kind or list. */
 export function browsed(models: readonly BladeModel[], own: ReadonlySet<string>, how: Browsing): BladeModel[] {
   const words = folded(how.search).split(/\s+/).filter(Boolean);
-  const text = (model: BladeModel) => folded([model.name, model.maker, typeName(model.type), model.list].join(' '));
+  const holdsAll = (model: BladeModel) => {
+    const text = folded([model.name, model.maker, typeName(model.type), model.list].join(' '));
+    return words.every((word) => text.includes(word));
+  };
   const euros = ({ priceMinor, currency }: BladeModel) => convertMinor(priceMinor, currency, CATALOGUE_CURRENCY);
   const byName = (a: BladeModel, b: BladeModel) => a.name.localeCompare(b.name) || (a.id < b.id ? -1 : 1);
   const orders: Record<Browsing['order'], typeof byName> = {
@@ -33,6 +36,6 @@ export function browsed(models: readonly BladeModel[], own: ReadonlySet<string>,
   return models
     .filter((model) => how.type === '' || model.type === how.type)
     .filter((model) => how.from === '' || originOf(model, own) === how.from)
-    .filter((model) => words.length === 0 || words.every((word) => text(model).includes(word)))
+    .filter((model) => words.length === 0 || holdsAll(model))
     .sort(orders[how.order]);
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { kindWords } from '../../../data/kindWords';
 import { reference } from '../../../data/reference';
 import { addModels, deleteModel, fetchCatalogue } from '../../client/catalogue';
@@ -6,6 +6,7 @@ import type { BladeModel } from '../../core/blade/schema';
 import { textOf } from '../../core/formats/bytes';
 import { FaultyInput, type Fault } from '../../core/formats/faults';
 import { readListRows, readModelsText } from '../../core/kit/shop/listFile';
+import { LIST_NAME_MOST } from '../../core/blade/words';
 import { CATALOGUE_CURRENCY } from '../../core/money/currency';
 import type { ShopList } from '../../core/kit/shop/shopList';
 import { faultsIn } from '../shared/faultsIn';
@@ -36,14 +37,14 @@ const listNamed = (file: string) =>
     .replace(/\.[a-z]+$/i, '')
     .replace(/[_-]+/g, ' ')
     .trim()
-    .slice(0, 80) || 'My list';
+    .slice(0, LIST_NAME_MOST) || 'My list';
 
 export interface Trouble {
   title: string;
   faults: Fault[];
 }
 
-/** The models of this browser and the shipped ones; adding and removing, with what went wrong and what was done. */
+/** Every model, which of them are this browser's own (by id), and the shipped ones; adding and removing, with what went wrong and what was done. */
 export function useOwnModels() {
   const [catalogue, setCatalogue] = useState<Awaited<ReturnType<typeof fetchCatalogue>>>({ models: [], own: [] });
   const [trouble, setTrouble] = useState<Trouble | null>(null);
@@ -80,10 +81,10 @@ export function useOwnModels() {
     );
   const remove = (id: string) => changing('It was not removed', () => deleteModel(id).then(() => 'Removed.'));
 
-  const mine = new Set(catalogue.own);
-  const own = catalogue.models.filter((m) => mine.has(m.id));
-  const shipped = catalogue.models.filter((m) => !mine.has(m.id));
-  return { all: catalogue.models, own, shipped, take, remove, trouble, setTrouble, told, setTold };
+  const { models: all, own } = catalogue;
+  const mine = useMemo(() => new Set(own), [own]);
+  const shipped = all.filter(({ id }) => !mine.has(id));
+  return { all, mine, shipped, take, remove, trouble, setTrouble, told, setTold };
 }
 
 /** A list that was brought in and is looked at before it is taken over. */

@@ -6,6 +6,7 @@ import type { Cutting } from '../../workers/stock';
 import { Charted } from '../shared/Charted';
 import { colour } from '../shared/charts';
 import { minutes, percent, taskName } from '../shared/words';
+import { plural } from '../../core/text/plural';
 import css from './CuttingView.module.css';
 import { asTime, byGroup, liveExample } from './loadWords';
 
@@ -86,7 +87,7 @@ function Groups({ loads }: Pick<Cutting, 'loads'>) {
 function TakenAway({ away }: Pick<Cutting, 'away'>) {
   const { dishes, tasks, fromMenus } = away;
   if (dishes.length === 0 && tasks.length === 0 && fromMenus === 0) return null;
-  const menus = fromMenus > 0 ? [`${fromMenus} ${fromMenus === 1 ? 'dish' : 'dishes'} of the menus`] : [];
+  const menus = fromMenus > 0 ? [`${plural(fromMenus, 'dish', 'dishes')} of the menus`] : [];
   return (
     <p className={css.away}>
       What is not eaten here took away {[...menus, ...dishes, ...tasks.map((t) => t.toLowerCase())].join(', ')}.

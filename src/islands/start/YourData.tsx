@@ -24,6 +24,7 @@ import { faultsIn } from '../shared/faultsIn';
 import { FilePicker } from '../shared/FilePicker';
 import { day } from '../shared/words';
 import list from './StartView.module.css';
+import { plural } from '../../core/text/plural';
 import css from './YourData.module.css';
 
 interface Props {
@@ -39,8 +40,6 @@ interface UnderWay {
   share: number;
   stop: () => void;
 }
-
-const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
 
 const toStart = () => location.assign('/');
 
@@ -66,8 +65,8 @@ function useDoings(onTrouble: Props['onTrouble']) {
       try {
         const { kitchens, already, models } = await importWorkspace(file, { onProgress, signal: stop.signal });
         setTold(
-          `Imported ${counted(kitchens, 'kitchen')} and ${counted(models.added, 'model')} of your own.` +
-            (already > 0 ? ` ${counted(already, 'kitchen')} you had already.` : ''),
+          `Imported ${plural(kitchens, 'kitchen')} and ${plural(models.added, 'model')} of your own.` +
+            (already > 0 ? ` ${plural(already, 'kitchen')} you had already.` : ''),
         );
         if (kitchens > 0) toStart();
       } finally {

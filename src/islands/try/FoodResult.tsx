@@ -10,6 +10,7 @@ import { changesBetween } from '../shared/changes';
 import { useAsked } from '../shared/useAsked';
 import type { Answer } from '../shared/usePlanner';
 import { day, taskName } from '../shared/words';
+import { plural } from '../../core/text/plural';
 import css from './FoodView.module.css';
 
 interface Props {
@@ -65,8 +66,8 @@ function whatItChanged(counts: boolean, changes: string[] | null): string {
   if (!counts) return 'Measured scores are switched off: the plan uses the computed ones.';
   if (changes === null) return 'Working out what it changes in the plan…';
   return changes.length === 0
-    ? 'These scores now replace the computed ones. The plan stays the same.'
-    : `These scores now replace the computed ones. In the plan: ${changes.join('. ')}.`;
+    ? 'These scores now count for more than the computed ones. The plan stays the same.'
+    : `These scores now count for more than the computed ones. In the plan: ${changes.join('. ')}.`;
 }
 
 function ByFood({ tasks, names }: { tasks: ReturnType<typeof resultOf>['tasks']; names: readonly string[] }) {
@@ -116,8 +117,7 @@ function useChanges(kitchen: KitchenFile, trial: BenchTrialFile, answer: Answer,
   return found?.of === answer.plan ? found.changes : null;
 }
 
-const points = (value: number) =>
-  `${Math.abs(Math.round(value))} ${Math.abs(Math.round(value)) === 1 ? 'point' : 'points'}`;
+const points = (value: number) => plural(Math.abs(Math.round(value)), 'point');
 
 /** The knife on trial against a known one: the difference and its interval, drawn about nought. */
 function Against({ mine, theirs, comparison }: { mine: string; theirs: string; comparison: Comparison }) {
@@ -138,7 +138,7 @@ function Against({ mine, theirs, comparison }: { mine: string; theirs: string; c
   return (
     <li>
       <p>
-        <b>{mine}</b> against <b>{theirs}</b>: {better} over {pairs} {pairs === 1 ? 'food' : 'foods'}; {sure}.
+        <b>{mine}</b> against <b>{theirs}</b>: {better} over {plural(pairs, 'food')}; {sure}.
       </p>
       <svg
         viewBox="0 0 100 12"
